@@ -1,0 +1,43 @@
+# Helpers: one adds a library, one adds a program, one adds a test. Flags belong to targets.
+
+add_library(hillrun_flags INTERFACE)
+target_compile_options(hillrun_flags INTERFACE
+  -Wall -Wextra -Wpedantic -Wconversion -Wshadow -Werror)
+target_include_directories(hillrun_flags INTERFACE ${PROJECT_SOURCE_DIR}/src)
+if(HILLRUN_SANITIZE)
+  target_compile_options(hillrun_flags INTERFACE -fsanitize=address,undefined -fno-sanitize-recover=all -g1)
+  target_link_options(hillrun_flags INTERFACE -fsanitize=address,undefined)
+endif()
+
+# hillrun_library(NAME SOURCES ... [LINKS ...] [PCH headers ...])
+function(hillrun_library name)
+  cmake_parse_arguments(A "" "" "SOURCES;LINKS;PRIVATE_LINKS;PCH" ${ARGN})
+  add_library(${name} STATIC ${A_SOURCES})
+  target_link_libraries(${name} PUBLIC ${A_LINKS} PRIVATE hillrun_flags ${A_PRIVATE_LINKS})
+  target_include_directories(${name} PUBLIC ${PROJECT_SOURCE_DIR}/src)
+  if(A_PCH)
+    target_precompile_headers(${name} PRIVATE ${A_PCH})
+  endif()
+endfunction()
+
+# hillrun_program(NAME SOURCES ... [LINKS ...])
+function(hillrun_program name)
+  cmake_parse_arguments(A "" "" "SOURCES;LINKS" ${ARGN})
+  add_executable(${name} ${A_SOURCES})
+  target_link_libraries(${name} PRIVATE ${A_LINKS} hillrun_flags)
+endfunction()
+
+# hillrun_test(NAME SOURCES ... [LINKS ...] [ENVIRONMENT ...]): a Catch2 program, one ctest entry.
+# The shared main (tests/test_main.cpp) is compiled once, into hillrun_test_main.
+function(hillrun_test name)
+  cmake_parse_arguments(A "" "TIMEOUT" "SOURCES;LINKS;ENVIRONMENT" ${ARGN})
+  add_executable(${name} ${A_SOURCES})
+  target_link_libraries(${name} PRIVATE ${A_LINKS} hillrun_test_main hillrun_flags)
+  target_include_directories(${name} PRIVATE ${PROJECT_SOURCE_DIR}/tests)
+  target_precompile_headers(${name} PRIVATE <catch2/catch.hpp> <string> <vector>)
+  add_test(NAME ${name} COMMAND ${name})
+  if(NOT A_TIMEOUT)
+    set(A_TIMEOUT 300)
+  endif()
+  set_tests_properties(${name} PROPERTIES TIMEOUT ${A_TIMEOUT} ENVIRONMENT "${A_ENVIRONMENT}")
+endfunction()

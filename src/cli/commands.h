@@ -1,0 +1,35 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/analyse.h"
+#include "core/errors/data_error.h"
+
+#include <CLI/CLI.hpp>
+#include <functional>
+#include <stdexcept>
+
+namespace hillrun::cli {
+
+/// What the user typed cannot be meant: exit status 2.
+struct WrongUse : std::runtime_error {
+    using std::runtime_error::runtime_error;
+};
+
+/// Each adds one command; its callback runs the command and throws DataError or WrongUse.
+void addWeather(CLI::App& app);
+void addReduce(CLI::App& app);
+void addAnalyse(CLI::App& app);
+void addImport(CLI::App& app);
+void addExport(CLI::App& app);
+
+/// Options that several commands share.
+struct AirOptions {
+    std::string standard = "sae-j1349";
+    double smoothing_rpm = 100.0;
+    double grid_rpm = 50.0;
+    void addTo(CLI::App& command, bool withGrid);
+    [[nodiscard]] ReduceSettings settings() const; ///< throws WrongUse
+};
+
+} // namespace hillrun::cli

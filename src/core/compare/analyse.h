@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/comparison.h"
+#include "core/compare/contrast.h"
+#include "core/compare/flags.h"
+#include "core/errors/data_error.h"
+
+#include <optional>
+#include <string>
+#include <utility>
+#include <vector>
+
+namespace hillrun {
+
+/// Everything a user may choose about the analysis of a day.
+struct AnalysisSettings {
+    ReduceSettings reduce;
+    DriftSettings drift;
+    std::vector<RpmRange> bands; ///< asked for, besides the whole range and its thirds
+    std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand; empty: all usual ones
+    std::optional<double> matters_w; ///< smallest difference that matters
+    std::optional<double> matters_pct;
+    bool operator==(const AnalysisSettings&) const = default;
+};
+
+/// What became of one pull.
+struct PullResult {
+    std::string id;
+    std::string build;
+    bool used = false;
+    std::string whyLeftOut;     ///< empty when used
+    std::optional<Curve> curve; ///< also of pulls set aside, when they can be reduced
+    std::vector<PullFlag> flags;
+    double time_h = 0.0;
+    int set = 0;
+    double bandMean_w = 0.0;         ///< over the range that all used pulls share; NaN when it has no data there
+    double differenceFromSet_pct = 0.0; ///< band mean against the mean of the used pulls of its set
+};
+
+/// A day, worked out. Immutable once made; views only read it.
+struct DayAnalysis {
+    AnalysisSettings settings;
+    std::vector<PullResult> pulls; ///< in the day's order
+    std::vector<double> rpm;
+    RpmRange common_rpm; ///< where every used pull has data
+    std::optional<DayModel> model;
+    std::vector<double> pooledSd_w; ///< repeatability of one pull along rpm; NaN without degrees of freedom
+    std::vector<BuildResult> builds;
+    std::vector<Comparison> comparisons;
+    std::vector<std::string> notes; ///< what the reader must know: unknown clock, shrunk window ...
+    std::string whyNoComparison;    ///< empty when there are comparisons
+    [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
+    [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;
+};
+
+/// Reduces every pull of a day; what cannot be reduced carries its reason. The first of the two steps of `analyse`.
+std::vector<PullResult> reduceDay(const TestDay& day, const ReduceSettings& settings);
+
+/// Reduce, fit and compare. Pure; the cache only saves work. A day without anything to compare gives an analysis
+/// without comparisons and says why. Throws DataError (UnknownBuild, BadBand) for settings that do not fit the day.
+DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache);
+
+/// The same from pulls that are already reduced with these settings.
+DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, std::vector<PullResult> pulls,
+                    DrawCache& cache);
+
+} // namespace hillrun

@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/analyse.h"
+
+namespace hillrun {
+
+/// What the comparison of two builds is made from.
+struct PairInput {
+    const TestDay& day;
+    const DayModel& model;
+    const AnalysisSettings& settings;
+    const std::vector<PullResult>& pulls;
+    const std::vector<size_t>& fitted; ///< for each pull of the fit its number in the day
+    const std::vector<std::string>& buildIds; ///< build of each column of the design
+};
+
+/// The contrast "to minus from" for the fit.
+Eigen::VectorXd pairContrast(const PairInput& input, const std::string& from, const std::string& to);
+
+/// Compares two builds whose contrast and critical values are known.
+Comparison compareBuilds(const PairInput& input, const std::string& from, const std::string& to,
+                         const ContrastCurve& contrast, double ownCritical, double familyCritical);
+
+/// A build's fitted curve and peaks.
+BuildResult fittedBuild(const PairInput& input, const std::string& id);
+
+/// Mean of each fitted pull's power (or NaN when it does not cover the range), W.
+std::vector<double> bandMeans_w(const DayModel& model, const RpmRange& range);
+
+} // namespace hillrun

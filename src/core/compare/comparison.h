@@ -1,0 +1,108 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/day/test_day.h"
+#include "core/pull/reduce.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+// The results of a day as plain values, in SI. NaN stands where nothing can be said.
+
+namespace hillrun {
+
+/// A build's own curve: the fitted mean of its used pulls (with drift identified: as at the middle of the day).
+struct BuildResult {
+    std::string id;
+    std::vector<std::string> pullsUsed;
+    std::vector<double> power_w; ///< on the day's grid, NaN where no pull of it has data
+    std::vector<double> torque_nm;
+    Peak peakPower_w;  ///< mean of the peaks of its pulls
+    Peak peakTorque_nm;
+};
+
+enum class RegionKind { Gain, Loss, Unresolved };
+struct Region {
+    RpmRange range_rpm;
+    RegionKind kind = RegionKind::Unresolved;
+    double mean_w = 0.0;     ///< mean difference inside
+    double meanHalf_w = 0.0; ///< mean half width of the simultaneous band inside
+    double extreme_w = 0.0;  ///< difference where it is largest
+    double extremeHalf_w = 0.0;
+    double extreme_rpm = 0.0;
+    bool operator==(const Region&) const = default;
+};
+
+/// Lower and upper edge of a band along rpm, W.
+struct Edges {
+    std::vector<double> low;
+    std::vector<double> high;
+};
+
+/// A difference averaged over a range of speed, with its 95 % interval.
+struct BandResult {
+    RpmRange range_rpm;
+    double base_w = 0.0; ///< mean of the from-build
+    double delta_w = 0.0;
+    double deltaTorque_nm = 0.0;
+    double low_w = 0.0;
+    double high_w = 0.0;
+    double percent = 0.0;
+    double p = 1.0;
+    double low90_w = 0.0; ///< 90 % interval, for equivalence
+    double high90_w = 0.0;
+    bool added = false; ///< asked for by the user
+};
+
+/// A difference of two peaks, or of their speeds.
+struct PeakDifference {
+    double delta = 0.0;
+    double low = 0.0;
+    double high = 0.0;
+    bool atEnd = false; ///< some pull still rises at the end of its range
+};
+
+enum class LikeVerdict { Matched, Differs, NotRecorded };
+struct LikeForLike {
+    std::string channel;
+    std::string unit;
+    double from = 0.0;
+    double to = 0.0;
+    double difference = 0.0;
+    double tolerance = 0.0;
+    LikeVerdict verdict = LikeVerdict::Matched;
+    bool key = false; ///< so far off that the builds cannot be compared
+};
+
+enum class VerdictKind { Gain, Loss, Mixed, NoDifference, CannotTell, NotComparable };
+
+/// What one build does against another. The answer to "what did this part do, and can I believe it?"
+struct Comparison {
+    std::string from;
+    std::string to;
+    std::vector<double> rpm; ///< the day's grid
+    std::vector<double> delta_w;
+    std::vector<double> deltaTorque_nm;
+    Edges pointwise95_w;
+    Edges simultaneous95_w;
+    Edges family95_w;
+    bool hasInterval = false; ///< false: no repeatability was measured
+    bool namedBeforehand = false; ///< regions by its own band, not by the family's
+    bool protectedFromDrift = true;
+    bool boundDeclared = false;
+    std::optional<double> driftThatWouldExplain_pct;
+    std::vector<Region> regions; ///< runs of gain, loss and unresolved over all rpm with a value
+    std::vector<BandResult> bands; ///< whole common range, its thirds, then those asked for
+    PeakDifference peakPower_w;
+    PeakDifference peakTorque_nm;
+    PeakDifference peakPowerShift_rpm;
+    std::vector<double> crossovers_rpm;
+    std::vector<Change> changed;
+    std::vector<LikeForLike> likeForLike;
+    std::optional<double> matters_w; ///< smallest difference that matters, when given
+    VerdictKind verdict = VerdictKind::CannotTell;
+};
+
+} // namespace hillrun

@@ -1,0 +1,259 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/compare/contrast.h"
+
+#include <algorithm>
+#include <boost/math/distributions/students_t.hpp>
+#include <cassert>
+#include <cmath>
+#include <limits>
+#include <map>
+
+namespace hillrun {
+namespace {
+
+constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
+
+double studentQuantile(double degreesOfFreedom, double probability) {
+    return boost::math::quantile(boost::math::students_t(std::max(degreesOfFreedom, 0.5)), probability);
+}
+
+/// The contrast of builds with a zero for the drift column.
+Eigen::VectorXd withTime(const Eigen::VectorXd& builds, const Design& design) {
+    Eigen::VectorXd out = Eigen::VectorXd::Zero(design.x.cols());
+    out.head(builds.size()) = builds;
+    return out;
+}
+
+/// Sums of the weights set by set, in the order of time.
+struct SetSums {
+    double worstJump = 0.0; ///< largest partial sum
+    double leverage_h = 0.0;
+};
+
+SetSums sumsOverSets(const DayModel& model, const Design& design, const Eigen::VectorXd& weights) {
+    struct Set {
+        double weight = 0.0;
+        double time = 0.0;
+        int pulls = 0;
+    };
+    std::map<int, Set> sets; // set numbers run in time order
+    for (size_t i = 0; i < design.rows.size(); ++i) {
+        const FitPull& pull = model.input.pulls[static_cast<size_t>(design.rows[i])];
+        Set& set = sets[pull.set];
+        set.weight += weights(static_cast<Eigen::Index>(i));
+        set.time += pull.time_h;
+        ++set.pulls;
+    }
+    SetSums out;
+    double sum = 0.0;
+    for (const auto& [number, set] : sets) {
+        sum += set.weight;
+        if (number != sets.rbegin()->first)
+            out.worstJump = std::max(out.worstJump, std::abs(sum));
+        out.leverage_h += set.weight * set.time / set.pulls;
+    }
+    return out;
+}
+
+double levelErrorSquared(const DayModel& model, double vc, double worstJump, double sd, DriftAllowance allowance) {
+    const double jump = allowanceShare(allowance) * worstJump;
+    return vc * sd * sd + jump * jump * model.drift.allowanceSquared;
+}
+
+double boundHalf(const ContrastCurve& curve, const DriftSettings& drift) {
+    if (curve.protectedFromDrift || !drift.declaredBound_pct)
+        return 0.0;
+    return *drift.declaredBound_pct / 100.0 * curve.worstJump;
+}
+
+double shapeAt(const DayModel& model, const Design& design, const Eigen::VectorXd& a, Eigen::Index point) {
+    double sum = 0.0;
+    for (size_t i = 0; i < design.rows.size(); ++i)
+        sum += a(static_cast<Eigen::Index>(i)) * model.shape(design.rows[i], point);
+    return sum;
+}
+
+void evaluateAlongRpm(const DayModel& model, const Eigen::VectorXd& builds, ContrastCurve& out) {
+    const auto points = static_cast<Eigen::Index>(model.input.rpm.size());
+    out.delta = out.standardError = out.shapeFactor = out.pointwiseHalf = Eigen::VectorXd::Constant(points, kNaN);
+    std::vector<std::optional<Eigen::VectorXd>> weights;
+    for (const Design& design : model.patterns)
+        weights.push_back(design.contrastWeights(withTime(builds, design)));
+    const double l2 = out.levelError * out.levelError;
+    for (Eigen::Index p = 0; p < points; ++p) {
+        const int pattern = model.pattern[static_cast<size_t>(p)];
+        if (pattern < 0 || !weights[static_cast<size_t>(pattern)])
+            continue;
+        const Design& design = model.patterns[static_cast<size_t>(pattern)];
+        const Eigen::VectorXd& a = *weights[static_cast<size_t>(pattern)];
+        out.delta(p) = out.levelDelta + shapeAt(model, design, a, p);
+        out.shapeFactor(p) = a.squaredNorm();
+        if (model.degreesOfFreedom <= 0)
+            continue;
+        const double s2 = out.shapeFactor(p) * model.shapeVariance(p);
+        const double se2 = l2 + s2;
+        const double df = se2 * se2 / (l2 * l2 / model.degreesOfFreedom + s2 * s2 / model.shapeDegreesOfFreedom);
+        out.standardError(p) = std::sqrt(se2);
+        out.pointwiseHalf(p) = studentQuantile(df, 0.975) * out.standardError(p);
+    }
+}
+
+} // namespace
+
+bool ContrastCurve::mayClaim() const {
+    return std::isfinite(levelError) && (protectedFromDrift || boundHalf > 0.0);
+}
+
+std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::VectorXd& builds, const DriftSettings& drift) {
+    assert(builds.size() == model.input.builds);
+    auto weights = model.design.contrastWeights(withTime(builds, model.design));
+    if (!weights)
+        return std::nullopt;
+    ContrastCurve out;
+    out.weights = std::move(*weights);
+    out.levelDelta = out.weights.dot(model.level);
+    const SetSums sums = sumsOverSets(model, model.design, out.weights);
+    out.worstJump = sums.worstJump;
+    out.protectedFromDrift =
+        model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
+    out.boundHalf = boundHalf(out, drift);
+    if (!out.protectedFromDrift && out.worstJump > 0.0)
+        out.explainingDrift = std::abs(out.levelDelta) / out.worstJump;
+    out.levelError = model.degreesOfFreedom > 0
+                         ? std::sqrt(levelErrorSquared(model, out.weights.squaredNorm(), out.worstJump, model.levelSd,
+                                                       drift.allowance))
+                         : kNaN;
+    evaluateAlongRpm(model, builds, out);
+    return out;
+}
+
+namespace {
+
+/// How each contrast is mixed from independent copies, so that their errors are correlated as their weights are.
+Eigen::MatrixXd mixing(std::span<const ContrastCurve> contrasts) {
+    const auto n = static_cast<Eigen::Index>(contrasts.size());
+    Eigen::MatrixXd correlation(n, n);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        for (Eigen::Index j = 0; j < n; ++j) {
+            const auto& a = contrasts[static_cast<size_t>(i)].weights;
+            const auto& b = contrasts[static_cast<size_t>(j)].weights;
+            correlation(i, j) = a.dot(b) / (a.norm() * b.norm());
+        }
+    }
+    const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> eigen(correlation);
+    Eigen::Index copies = 0;
+    while (copies < n && eigen.eigenvalues()(n - 1 - copies) > 1e-9)
+        ++copies;
+    Eigen::MatrixXd mix = eigen.eigenvectors().rightCols(copies) *
+                          eigen.eigenvalues().tail(copies).cwiseSqrt().asDiagonal();
+    for (Eigen::Index i = 0; i < n; ++i) // the eigenvectors' signs are arbitrary: make them the same everywhere
+        mix.row(i).normalize();
+    for (Eigen::Index c = 0; c < copies; ++c) {
+        Eigen::Index largest = 0;
+        mix.col(c).cwiseAbs().maxCoeff(&largest);
+        if (mix(largest, c) < 0.0)
+            mix.col(c) *= -1.0;
+    }
+    return mix;
+}
+
+double upperQuantile(std::vector<float> values, double probability) {
+    const auto at = static_cast<std::ptrdiff_t>(std::ceil(probability * static_cast<double>(values.size()))) - 1;
+    std::nth_element(values.begin(), values.begin() + at, values.end());
+    return values[static_cast<size_t>(at)];
+}
+
+/// Largest |T| along rpm of each draw of one contrast.
+std::vector<float> largestDeviation(const Draws& draws, const ContrastCurve& curve, const DayModel& model,
+                                    const Eigen::RowVectorXf& mix) {
+    const auto n = static_cast<Eigen::Index>(draws.points.size());
+    Eigen::VectorXf levelPart = Eigen::VectorXf::Zero(n);
+    Eigen::VectorXf shapePart = Eigen::VectorXf::Zero(n);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        const auto p = static_cast<Eigen::Index>(draws.points[static_cast<size_t>(i)]);
+        const double se = curve.standardError(p);
+        if (!std::isfinite(se))
+            continue; // zero parts: this point never is the largest
+        levelPart(i) = static_cast<float>(curve.levelError / se);
+        shapePart(i) = static_cast<float>(std::sqrt(curve.shapeFactor(p) * model.shapeVariance(p)) / se);
+    }
+    const Eigen::RowVectorXf tau = (mix * draws.levelNormal).array() * draws.levelScale.transpose().array();
+    constexpr Eigen::Index block = 500;
+    std::vector<float> out(static_cast<size_t>(draws.count));
+    Eigen::MatrixXf t;
+    for (Eigen::Index first = 0; first < draws.count; first += block) {
+        t = mix(0) * draws.shape[0].middleCols(first, block);
+        for (Eigen::Index c = 1; c < mix.size(); ++c)
+            if (mix(c) != 0.0F)
+                t += mix(c) * draws.shape[static_cast<size_t>(c)].middleCols(first, block);
+        t.array().colwise() *= shapePart.array();
+        t.noalias() += levelPart * tau.middleCols(first, block);
+        const Eigen::RowVectorXf largest = t.cwiseAbs().colwise().maxCoeff();
+        std::copy(largest.data(), largest.data() + block, out.begin() + first);
+    }
+    return out;
+}
+
+} // namespace
+
+CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, DrawCache& cache) {
+    CriticalValues out;
+    out.own.assign(contrasts.size(), kNaN);
+    out.family = kNaN;
+    if (contrasts.empty() || model.degreesOfFreedom <= 0)
+        return out;
+    const Eigen::MatrixXf mix = mixing(contrasts).cast<float>();
+    const auto draws = cache.get(drawKey(model, static_cast<int>(mix.cols())));
+    std::vector<float> overall(static_cast<size_t>(draws->count), 0.0F);
+    for (size_t c = 0; c < contrasts.size(); ++c) {
+        const auto largest =
+            largestDeviation(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c)));
+        for (size_t j = 0; j < largest.size(); ++j)
+            overall[j] = std::max(overall[j], largest[j]);
+        out.own[c] = upperQuantile(largest, 0.95);
+    }
+    out.family = upperQuantile(overall, 0.95);
+    return out;
+}
+
+std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen::VectorXd& builds,
+                                             const Eigen::VectorXd& values, const DriftSettings& drift,
+                                             bool scaleOfDrift) {
+    std::vector<int> rows;
+    for (Eigen::Index i = 0; i < values.size(); ++i)
+        if (std::isfinite(values(i)))
+            rows.push_back(static_cast<int>(i));
+    if (rows.empty())
+        return std::nullopt;
+    const Design design = makeDesign(model.input, rows, model.drift.identified, model.meanTime_h);
+    const auto a = design.contrastWeights(withTime(builds, design));
+    if (!a)
+        return std::nullopt;
+    const Eigen::VectorXd y = values(rows);
+    NumberEstimate out;
+    out.estimate = a->dot(y);
+    out.degreesOfFreedom = design.degreesOfFreedom();
+    if (out.degreesOfFreedom <= 0) {
+        out.standardError = out.half = out.half90 = out.p = kNaN;
+        return out;
+    }
+    const double sd = std::sqrt(design.residuals(y).squaredNorm() / out.degreesOfFreedom);
+    const SetSums sums = sumsOverSets(model, design, *a);
+    const double vc = a->squaredNorm();
+    out.standardError = std::sqrt(scaleOfDrift ? levelErrorSquared(model, vc, sums.worstJump, sd, drift.allowance)
+                                               : vc * sd * sd);
+    const bool covered = model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
+    const double bound =
+        !covered && drift.declaredBound_pct && scaleOfDrift ? *drift.declaredBound_pct / 100.0 * sums.worstJump : 0.0;
+    const boost::math::students_t t(out.degreesOfFreedom);
+    out.half = boost::math::quantile(t, 0.975) * out.standardError + bound;
+    out.half90 = boost::math::quantile(t, 0.95) * out.standardError + bound;
+    const double beyond = std::max(0.0, std::abs(out.estimate) - bound);
+    out.p = out.standardError > 0.0
+                ? 2.0 * boost::math::cdf(boost::math::complement(t, beyond / out.standardError))
+                : (beyond > 0.0 ? 0.0 : 1.0);
+    return out;
+}
+
+} // namespace hillrun

@@ -1,0 +1,66 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/day_model.h"
+#include "core/compare/draws.h"
+
+#include <optional>
+#include <span>
+#include <vector>
+
+namespace hillrun {
+
+/// What the reader allows for drift.
+struct DriftSettings {
+    DriftAllowance allowance = DriftAllowance::Cautious;
+    std::optional<double> declaredBound_pct; ///< "drift is at most this", where no return to base shows it
+    bool operator==(const DriftSettings&) const = default;
+};
+
+/// A weighted sum of builds, along rpm, all on the log scale. NaN where the pulls cannot tell.
+struct ContrastCurve {
+    Eigen::VectorXd delta;
+    Eigen::VectorXd standardError; ///< NaN throughout without degrees of freedom
+    Eigen::VectorXd shapeFactor;   ///< vc(r): variance of delta's shape in units of one pull's
+    Eigen::VectorXd pointwiseHalf; ///< 95 %, without the declared bound
+    Eigen::VectorXd weights;       ///< of the pulls, at the level
+    double levelDelta = 0.0;
+    double levelError = 0.0; ///< L
+    double worstJump = 0.0;  ///< gmax: error made by a drift of size one that came as one jump
+    bool protectedFromDrift = false;
+    double boundHalf = 0.0; ///< to be added to every half width: the declared bound times worstJump
+    /// Largest drift over the session that would explain the level difference alone; only when not protected.
+    std::optional<double> explainingDrift;
+    /// Claims are allowed: there is an interval, and drift is covered.
+    [[nodiscard]] bool mayClaim() const;
+};
+
+/// Evaluates a contrast of builds (one weight a build, summing to zero, or to one for a build's own curve).
+/// Nothing when the day cannot estimate it.
+std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::VectorXd& builds, const DriftSettings& drift);
+
+/// Critical values of the simultaneous bands: one for each contrast by itself and one for all of them together.
+struct CriticalValues {
+    std::vector<double> own;
+    double family = 0.0;
+};
+/// Contrasts without an interval get NaN. `contrasts` must come from this model.
+CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, DrawCache& cache);
+
+/// One number a pull (a log mean over a band, a log peak, a peak's speed) through the same model.
+struct NumberEstimate {
+    double estimate = 0.0;
+    double standardError = 0.0;
+    double half = 0.0;   ///< 95 %, with the declared bound
+    double half90 = 0.0; ///< 90 %
+    double p = 1.0;
+    int degreesOfFreedom = 0;
+};
+/// `values` has one entry a pull, NaN for pulls that have none; those are left out of this fit. `scaleOfDrift` false:
+/// a quantity that drift does not scale (a speed).
+std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen::VectorXd& builds,
+                                             const Eigen::VectorXd& values, const DriftSettings& drift,
+                                             bool scaleOfDrift = true);
+
+} // namespace hillrun

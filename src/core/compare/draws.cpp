@@ -1,0 +1,191 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/compare/draws.h"
+
+#include <algorithm>
+#include <boost/random/chi_squared_distribution.hpp>
+#include <boost/random/mersenne_twister.hpp>
+#include <boost/random/normal_distribution.hpp>
+#include <cmath>
+
+namespace hillrun {
+namespace {
+
+constexpr int kDraws = 10000;
+constexpr int kBlock = 250; ///< draws worked on together, so that they stay in the cache
+constexpr unsigned kSeed = 20260516;
+constexpr double kVarianceKept = 0.999;
+
+using Generator = boost::random::mt19937;
+
+struct Process {
+    Eigen::MatrixXf factor; ///< points x modes, minus the mean over the core
+    float nuggetSd = 0.0F;
+};
+
+Process makeProcess(const DrawKey& key, const std::vector<size_t>& points) {
+    const auto n = static_cast<Eigen::Index>(points.size());
+    Eigen::MatrixXd covariance(n, n);
+    const double length = key.correlation.length_rpm;
+    for (Eigen::Index i = 0; i < n; ++i) {
+        for (Eigen::Index j = 0; j < n; ++j) {
+            const double h = key.rpm[points[static_cast<size_t>(i)]] - key.rpm[points[static_cast<size_t>(j)]];
+            covariance(i, j) = (1.0 - key.correlation.nugget) * std::exp(-h * h / (2.0 * length * length));
+        }
+    }
+    const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> eigen(covariance);
+    const double whole = std::max(eigen.eigenvalues().sum(), 1e-12);
+    Eigen::Index modes = 0;
+    for (double kept = 0.0; modes < n && kept < kVarianceKept * whole; ++modes)
+        kept += eigen.eigenvalues()(n - 1 - modes);
+    Eigen::MatrixXd factor = eigen.eigenvectors().rightCols(modes) *
+                             eigen.eigenvalues().tail(modes).cwiseMax(0.0).cwiseSqrt().asDiagonal();
+    Eigen::RowVectorXd coreMean = Eigen::RowVectorXd::Zero(modes);
+    double corePoints = 0.0;
+    for (Eigen::Index i = 0; i < n; ++i) {
+        if (!key.core[points[static_cast<size_t>(i)]])
+            continue;
+        coreMean += factor.row(i);
+        corePoints += 1.0;
+    }
+    if (corePoints > 0.0)
+        factor.rowwise() -= coreMean / corePoints;
+    return {factor.cast<float>(), static_cast<float>(std::sqrt(key.correlation.nugget))};
+}
+
+/// The variance is smooth along rpm, so its copies are drawn at every few points only.
+struct VarianceNodes {
+    Eigen::MatrixXf factor;   ///< nodes x modes
+    Eigen::MatrixXf smoother; ///< points x nodes
+};
+
+VarianceNodes makeNodes(const DrawKey& key, const std::vector<size_t>& points, const Process& process) {
+    const double step = key.rpm.size() > 1 ? key.rpm[1] - key.rpm[0] : 1.0;
+    const double spacing = std::min(150.0, 0.6 * key.correlation.length_rpm);
+    const size_t stride = std::max<size_t>(1, static_cast<size_t>(spacing / step));
+    std::vector<size_t> nodes;
+    for (size_t i = std::min(points.size() - 1, stride / 2); i < points.size(); i += stride)
+        nodes.push_back(i);
+
+    std::vector<double> rpm;
+    Eigen::VectorXd weight(static_cast<Eigen::Index>(nodes.size()));
+    VarianceNodes out;
+    out.factor.resize(weight.size(), process.factor.cols());
+    for (size_t k = 0; k < nodes.size(); ++k) {
+        rpm.push_back(key.rpm[points[nodes[k]]]);
+        weight(static_cast<Eigen::Index>(k)) = key.weight[points[nodes[k]]];
+        out.factor.row(static_cast<Eigen::Index>(k)) = process.factor.row(static_cast<Eigen::Index>(nodes[k]));
+    }
+    if (weight.sum() <= 0.0)
+        weight.setOnes();
+    const std::vector<char> all(nodes.size(), 1);
+    out.smoother.resize(static_cast<Eigen::Index>(points.size()), weight.size());
+    for (size_t i = 0; i < points.size(); ++i) {
+        const double at = key.rpm[points[i]];
+        const auto nearest = std::min_element(
+            rpm.begin(), rpm.end(), [&](double a, double b) { return std::abs(a - at) < std::abs(b - at); });
+        out.smoother.row(static_cast<Eigen::Index>(i)) =
+            varianceSmoother(rpm, all, weight, static_cast<size_t>(nearest - rpm.begin())).cast<float>().transpose();
+    }
+    return out;
+}
+
+class Normals {
+public:
+    explicit Normals(Generator& generator) : m_generator(generator) {}
+    void fill(Eigen::MatrixXf& matrix) {
+        float* data = matrix.data();
+        for (Eigen::Index i = 0; i < matrix.size(); ++i)
+            data[i] = m_normal(m_generator);
+    }
+
+private:
+    Generator& m_generator;
+    boost::random::normal_distribution<float> m_normal;
+};
+
+} // namespace
+
+Draws makeDraws(const DrawKey& key) {
+    Draws out;
+    out.count = kDraws;
+    for (size_t p = 0; p < key.window.size(); ++p)
+        if (key.window[p])
+            out.points.push_back(p);
+    const auto n = static_cast<Eigen::Index>(out.points.size());
+    const Process process = makeProcess(key, out.points);
+    const VarianceNodes nodes = makeNodes(key, out.points, process);
+    const auto modes = process.factor.cols();
+    const int nu = key.degreesOfFreedom;
+
+    Generator generator(kSeed);
+    Normals normals(generator);
+    boost::random::chi_squared_distribution<double> chiLevel(nu);
+    // White noise is averaged over about twenty points of the box and all copies: one chi-square a draw.
+    const double whiteFreedom = 20.0 * nu;
+    boost::random::chi_squared_distribution<double> chiWhite(whiteFreedom);
+
+    out.levelNormal.resize(key.copies, kDraws);
+    normals.fill(out.levelNormal);
+    out.levelScale.resize(kDraws);
+    for (Eigen::Index j = 0; j < kDraws; ++j)
+        out.levelScale(j) = static_cast<float>(std::sqrt(nu / chiLevel(generator)));
+    out.shape.assign(static_cast<size_t>(key.copies), Eigen::MatrixXf(n, kDraws));
+
+    Eigen::MatrixXf z(modes, kBlock);
+    Eigen::MatrixXf white(n, kBlock);
+    for (Eigen::Index block = 0; block < kDraws; block += kBlock) {
+        Eigen::MatrixXf squares = Eigen::MatrixXf::Zero(nodes.factor.rows(), kBlock);
+        for (int m = 0; m < nu; ++m) {
+            normals.fill(z);
+            squares.array() += (nodes.factor * z).array().square();
+        }
+        Eigen::MatrixXf variance = nodes.smoother * (squares / static_cast<float>(nu));
+        for (Eigen::Index j = 0; j < kBlock; ++j)
+            variance.col(j).array() +=
+                static_cast<float>(key.correlation.nugget * chiWhite(generator) / whiteFreedom);
+        const Eigen::MatrixXf scale = variance.array().max(1e-6F).rsqrt();
+        for (auto& copy : out.shape) {
+            normals.fill(z);
+            auto target = copy.middleCols(block, kBlock);
+            target.noalias() = process.factor * z;
+            if (process.nuggetSd > 0.0F) {
+                normals.fill(white);
+                target += process.nuggetSd * white;
+            }
+            target.array() *= scale.array();
+        }
+    }
+    return out;
+}
+
+DrawKey drawKey(const DayModel& model, int copies) {
+    DrawKey key;
+    key.degreesOfFreedom = model.degreesOfFreedom;
+    key.copies = copies;
+    key.rpm = model.input.rpm;
+    key.window = model.window;
+    key.core = model.core;
+    for (Eigen::Index p = 0; p < model.shapeWeight.size(); ++p)
+        key.weight.push_back(static_cast<int>(model.shapeWeight(p)));
+    key.correlation = model.correlation;
+    return key;
+}
+
+std::shared_ptr<const Draws> DrawCache::get(const DrawKey& key) {
+    constexpr size_t kKept = 6;
+    {
+        const std::lock_guard lock(m_mutex);
+        for (const auto& [known, draws] : m_entries)
+            if (known == key)
+                return draws;
+    }
+    auto made = std::make_shared<const Draws>(makeDraws(key));
+    const std::lock_guard lock(m_mutex);
+    if (m_entries.size() >= kKept)
+        m_entries.erase(m_entries.begin());
+    m_entries.emplace_back(key, made);
+    return made;
+}
+
+} // namespace hillrun

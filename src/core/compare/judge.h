@@ -1,0 +1,35 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/comparison.h"
+#include "core/units/units.h"
+
+#include <string>
+
+namespace hillrun {
+
+/// The verdict from proven regions, the mean over the whole common range and the difference that matters.
+VerdictKind judge(const Comparison& comparison);
+
+/// "gain", "cannot_tell" ... as in the open formats.
+const char* verdictName(VerdictKind verdict);
+const char* regionName(RegionKind kind);
+const char* likeVerdictName(LikeVerdict verdict);
+
+/// One or two plain sentences with numbers, unit and +-.
+std::string summary(const Comparison& comparison, const DisplayUnits& units);
+
+/// A number and its half width rounded by that half width: "1.62", "0.45" -> {"1.6", "0.5"}; two digits where the
+/// first is 1. Without a finite half width: three significant digits and an empty second text.
+struct RoundedPair {
+    std::string value;
+    std::string half;
+};
+RoundedPair roundedByInterval(double value, double half);
+/// "1.6 ± 0.5 kW"; with `sign` "+1.6 ± 0.5 kW".
+std::string withInterval(double value, double half, const std::string& unit, bool sign);
+/// An engine speed with a narrow gap at the thousands: "4 500".
+std::string rpmText(double rpm);
+
+} // namespace hillrun

@@ -1,0 +1,199 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/day/test_day.h"
+
+#include <algorithm>
+#include <charconv>
+#include <chrono>
+#include <cmath>
+#include <fmt/format.h>
+#include <numeric>
+
+namespace hillrun {
+namespace {
+
+/// Reads exactly `digits` digits at `at`; moves on.
+std::optional<int> digitsAt(const std::string& text, size_t& at, size_t digits) {
+    int value = 0;
+    if (at + digits > text.size())
+        return std::nullopt;
+    const auto [end, error] = std::from_chars(text.data() + at, text.data() + at + digits, value);
+    if (error != std::errc() || end != text.data() + at + digits)
+        return std::nullopt;
+    at += digits;
+    return value;
+}
+
+bool eat(const std::string& text, size_t& at, char wanted) {
+    if (at >= text.size() || text[at] != wanted)
+        return false;
+    ++at;
+    return true;
+}
+
+/// Offset from UTC in minutes; "Z" and nothing are zero.
+std::optional<int> offsetAt(const std::string& text, size_t& at) {
+    if (at == text.size() || eat(text, at, 'Z'))
+        return 0;
+    const char sign = text[at++];
+    const auto hours = digitsAt(text, at, 2);
+    eat(text, at, ':');
+    const auto minutes = digitsAt(text, at, 2);
+    if ((sign != '+' && sign != '-') || !hours || !minutes)
+        return std::nullopt;
+    return (sign == '-' ? -1 : 1) * (*hours * 60 + *minutes);
+}
+
+double fractionAt(const std::string& text, size_t& at) {
+    double fraction = 0.0;
+    if (!eat(text, at, '.'))
+        return fraction;
+    for (double place = 0.1; at < text.size() && text[at] >= '0' && text[at] <= '9'; ++at, place /= 10.0)
+        fraction += place * (text[at] - '0');
+    return fraction;
+}
+
+const std::string* valueOf(const NamedValues& values, const std::string& name) {
+    for (const auto& [key, value] : values)
+        if (key == name)
+            return &value;
+    return nullptr;
+}
+
+void addChanges(std::vector<Change>& out, const NamedValues& from, const NamedValues& to) {
+    const std::string unknown = "not noted";
+    for (const auto& [name, value] : from) {
+        const std::string* other = valueOf(to, name);
+        if (!other || *other != value)
+            out.push_back({name, value, other ? *other : unknown});
+    }
+    for (const auto& [name, value] : to)
+        if (!valueOf(from, name))
+            out.push_back({name, unknown, value});
+}
+
+} // namespace
+
+EngineForAir engineForAir(const Article& article) {
+    const EngineCard& card = article.engine;
+    EngineForAir out;
+    out.ignition = card.ignition;
+    out.aspiration = card.aspiration;
+    out.mechanicalEfficiency = card.mechanicalEfficiency.value_or(0.85);
+    out.fuel_mg_per_litre_cycle = card.fuel_mg_per_litre_cycle;
+    out.boostPressureRatio = card.boostPressureRatio;
+    return out;
+}
+
+const Build* findBuild(const TestDay& day, const std::string& id) {
+    const auto it = std::find_if(day.builds.begin(), day.builds.end(), [&](const Build& b) { return b.id == id; });
+    return it == day.builds.end() ? nullptr : &*it;
+}
+
+const Pull* findPull(const TestDay& day, const std::string& id) {
+    const auto it = std::find_if(day.pulls.begin(), day.pulls.end(), [&](const Pull& p) { return p.id == id; });
+    return it == day.pulls.end() ? nullptr : &*it;
+}
+
+Pull* findPull(TestDay& day, const std::string& id) {
+    return const_cast<Pull*>(findPull(static_cast<const TestDay&>(day), id));
+}
+
+std::optional<double> secondsOf(const std::string& text) {
+    size_t at = 0;
+    const auto year = digitsAt(text, at, 4);
+    const bool dash1 = eat(text, at, '-');
+    const auto month = digitsAt(text, at, 2);
+    const bool dash2 = eat(text, at, '-');
+    const auto day = digitsAt(text, at, 2);
+    if (!year || !month || !day || !dash1 || !dash2 || !(eat(text, at, 'T') || eat(text, at, ' ')))
+        return std::nullopt;
+    const auto hour = digitsAt(text, at, 2);
+    const bool colon = eat(text, at, ':');
+    const auto minute = digitsAt(text, at, 2);
+    if (!hour || !minute || !colon)
+        return std::nullopt;
+    double second = 0.0;
+    if (eat(text, at, ':')) {
+        const auto whole = digitsAt(text, at, 2);
+        if (!whole)
+            return std::nullopt;
+        second = *whole + fractionAt(text, at);
+    }
+    const auto offset = offsetAt(text, at);
+    if (!offset || at != text.size())
+        return std::nullopt;
+    using namespace std::chrono;
+    const year_month_day date{std::chrono::year{*year}, std::chrono::month{static_cast<unsigned>(*month)},
+                              std::chrono::day{static_cast<unsigned>(*day)}};
+    if (!date.ok() || *hour > 23 || *minute > 59 || second >= 61.0)
+        return std::nullopt;
+    const auto days = sys_days{date}.time_since_epoch().count();
+    return static_cast<double>(days) * 86400.0 + *hour * 3600.0 + (*minute - *offset) * 60.0 + second;
+}
+
+std::string isoTimeOf(double seconds) {
+    using namespace std::chrono;
+    const auto whole = static_cast<long long>(std::llround(seconds));
+    const sys_days date = floor<days>(sys_seconds{std::chrono::seconds{whole}});
+    const year_month_day ymd{date};
+    const long long rest = whole - static_cast<long long>(date.time_since_epoch().count()) * 86400;
+    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}:{:02}Z", static_cast<int>(ymd.year()),
+                       static_cast<unsigned>(ymd.month()), static_cast<unsigned>(ymd.day()), rest / 3600,
+                       rest / 60 % 60, rest % 60);
+}
+
+DayClock dayClock(const TestDay& day) {
+    DayClock out;
+    std::vector<double> seconds;
+    for (const Pull& pull : day.pulls) {
+        const auto time = secondsOf(pull.started);
+        out.clockKnown = out.clockKnown && time.has_value();
+        seconds.push_back(time.value_or(0.0));
+    }
+    if (!out.clockKnown)
+        for (size_t i = 0; i < seconds.size(); ++i)
+            seconds[i] = 300.0 * static_cast<double>(i);
+    out.order.resize(seconds.size());
+    std::iota(out.order.begin(), out.order.end(), size_t{0});
+    std::stable_sort(out.order.begin(), out.order.end(), [&](size_t a, size_t b) { return seconds[a] < seconds[b]; });
+    const double first = out.order.empty() ? 0.0 : seconds[out.order.front()];
+    for (const double s : seconds)
+        out.hours.push_back((s - first) / 3600.0);
+    return out;
+}
+
+std::vector<int> setNumbers(const TestDay& day, const DayClock& clock) {
+    std::vector<int> out(day.pulls.size(), 0);
+    int set = -1;
+    const std::string* fitted = nullptr;
+    for (const size_t i : clock.order) {
+        if (!fitted || *fitted != day.pulls[i].build)
+            ++set;
+        fitted = &day.pulls[i].build;
+        out[i] = set;
+    }
+    return out;
+}
+
+std::vector<Change> changesBetween(const Build& from, const Build& to) {
+    std::vector<Change> out;
+    addChanges(out, from.parts, to.parts);
+    addChanges(out, from.settings, to.settings);
+    return out;
+}
+
+const char* cellKindName(CellKind kind) {
+    constexpr const char* names[] = {"engine_brake", "hub_brake", "chassis_brake", "chassis_inertia"};
+    return names[static_cast<size_t>(kind)];
+}
+const char* measuredAtName(MeasuredAt at) {
+    constexpr const char* names[] = {"crank", "hub", "wheel"};
+    return names[static_cast<size_t>(at)];
+}
+const char* sweepName(SweepDirection sweep) {
+    constexpr const char* names[] = {"up", "down", "steps"};
+    return names[static_cast<size_t>(sweep)];
+}
+
+} // namespace hillrun

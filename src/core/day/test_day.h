@@ -1,0 +1,167 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/pull/channel_table.h"
+#include "core/weather/standards.h"
+
+#include <memory>
+#include <optional>
+#include <string>
+#include <utility>
+#include <vector>
+
+// One test day as it was recorded and noted. Plain values; raw tables are shared and never changed. A missing optional
+// value means "not known". `unknownKeys` is the JSON text of keys this version does not know, written back as it came.
+
+namespace hillrun {
+
+enum class CellKind { EngineBrake, HubBrake, ChassisBrake, ChassisInertia };
+enum class MeasuredAt { Crank, Hub, Wheel };
+enum class SweepDirection { Up, Down, Steps };
+
+struct Cell {
+    std::string name;
+    CellKind kind = CellKind::EngineBrake;
+    MeasuredAt measuredAt = MeasuredAt::Crank;
+    SweepDirection sweep = SweepDirection::Up;
+    std::optional<double> rollerInertia_kgm2;
+    std::optional<double> rollerRadius_m;
+    std::string unknownKeys;
+    bool operator==(const Cell&) const = default;
+};
+
+struct EngineCard {
+    std::optional<int> strokes;
+    std::optional<double> displacement_cc;
+    std::optional<int> cylinders;
+    std::optional<double> stroke_mm;
+    Aspiration aspiration = Aspiration::Natural;
+    Ignition ignition = Ignition::Spark;
+    std::optional<double> mechanicalEfficiency;
+    std::optional<double> fuel_mg_per_litre_cycle;
+    std::optional<double> boostPressureRatio;
+    std::string unknownKeys;
+    bool operator==(const EngineCard&) const = default;
+};
+
+struct Vehicle {
+    std::optional<double> mass_kg;
+    std::optional<double> tyreRadius_m;
+    std::optional<double> finalDrive;
+    std::vector<double> gears;
+    std::optional<double> speedLimit_kmh;
+    std::string unknownKeys;
+    bool operator==(const Vehicle&) const = default;
+};
+
+struct Article {
+    std::string name;
+    EngineCard engine;
+    Vehicle vehicle;
+    std::string unknownKeys;
+    bool operator==(const Article&) const = default;
+};
+
+using NamedValues = std::vector<std::pair<std::string, std::string>>; ///< in the order they were written
+
+struct Build {
+    std::string id;
+    std::string name;
+    NamedValues parts;
+    NamedValues settings;
+    std::optional<double> cost;
+    std::string currency;
+    std::optional<double> mass_kg;
+    std::string note;
+    std::string unknownKeys;
+    bool operator==(const Build&) const = default;
+};
+
+struct ControlWindow {
+    std::string channel;
+    std::string at = "start";
+    std::optional<double> low;
+    std::optional<double> high;
+    std::string unit;
+    std::string unknownKeys;
+    bool operator==(const ControlWindow&) const = default;
+};
+
+struct RpmRange {
+    double low = 0.0;
+    double high = 0.0;
+    [[nodiscard]] bool holds(double rpm) const { return rpm >= low && rpm <= high; }
+    bool operator==(const RpmRange&) const = default;
+};
+
+struct Pull {
+    std::string id;
+    std::string build;
+    std::string file;
+    std::string started; ///< ISO 8601 as written; empty when not known
+    std::optional<Atmosphere> weather;
+    std::optional<int> gear;
+    std::optional<double> ratio;
+    std::optional<RpmRange> window_rpm; ///< set by hand
+    bool use = true;
+    std::string reason;
+    std::string note;
+    std::string unknownKeys;
+    std::string unknownWeatherKeys;
+    std::shared_ptr<const ChannelTable> raw; ///< null when it could not be read
+    std::string problem;                     ///< why it could not be read
+    bool operator==(const Pull&) const = default;
+};
+
+struct TestDay {
+    std::string name;
+    std::string date;
+    std::string operatorName;
+    std::string note;
+    Cell cell;
+    Article article;
+    std::vector<Build> builds;
+    std::vector<ControlWindow> controlWindows;
+    std::vector<Pull> pulls;
+    std::string unknownKeys;
+    bool operator==(const TestDay&) const = default;
+};
+
+/// What the air formulas need of this article.
+EngineForAir engineForAir(const Article& article);
+const Build* findBuild(const TestDay& day, const std::string& id);
+const Pull* findPull(const TestDay& day, const std::string& id);
+Pull* findPull(TestDay& day, const std::string& id);
+
+/// Seconds since 1970 UTC of an ISO 8601 time with date ("2026-05-16T09:12:00+01:00"); nothing when it is not one.
+std::optional<double> secondsOf(const std::string& isoTime);
+/// The inverse, in UTC ("2026-05-16T08:12:00Z"), whole seconds.
+std::string isoTimeOf(double seconds);
+
+/// When each pull was made, in hours after the first; by number when some time is not known (then `clockKnown` is
+/// false, five minutes a pull, common practice).
+struct DayClock {
+    std::vector<double> hours;
+    bool clockKnown = true;
+    std::vector<size_t> order; ///< pulls in time order
+};
+DayClock dayClock(const TestDay& day);
+/// For each pull the number of its set: an unbroken run, in time order, of pulls with one build fitted.
+std::vector<int> setNumbers(const TestDay& day, const DayClock& clock);
+
+/// A part or setting in which two builds differ.
+struct Change {
+    std::string part;
+    std::string from;
+    std::string to;
+    bool operator==(const Change&) const = default;
+};
+/// What differs between two builds, parts first. A value that one build does not name is "not noted".
+std::vector<Change> changesBetween(const Build& from, const Build& to);
+
+const char* cellKindName(CellKind kind);     ///< "engine_brake"
+const char* measuredAtName(MeasuredAt at);   ///< "crank"
+const char* sweepName(SweepDirection sweep); ///< "up"
+
+} // namespace hillrun

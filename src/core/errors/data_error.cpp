@@ -1,0 +1,114 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/errors/data_error.h"
+
+#include <array>
+#include <cassert>
+
+namespace hillrun {
+namespace {
+
+struct Words {
+    Problem problem;
+    const char* text; ///< {0}, {1} ... are the details
+    const char* remedy;
+};
+
+constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
+    {Problem::FileMissing, "the file is missing", "Check the name, or remove the entry that refers to it."},
+    {Problem::FileUnreadable, "the file cannot be read ({0})", "Check that it is a file and that you may read it."},
+    {Problem::FileEmpty, "the file is empty", "Export it from the logger again, or set the pull aside."},
+    {Problem::FileTruncated, "the file breaks off in the middle of a row: {0} of {1} columns",
+     "Copy it from the logger again, or delete the unfinished last row."},
+    {Problem::CannotWrite, "cannot write ({0})", "Check the free space and the rights of the folder; nothing was changed."},
+    {Problem::ArchiveBroken, "the archive cannot be read ({0})", "Copy it again from where it came from."},
+    {Problem::NotADay, "this is not a day of Hill Run", "Choose a folder or zip that holds a day.json."},
+    {Problem::NewerVersion, "the format is version {0}, this program knows version {1}", "Use a newer Hill Run for it."},
+    {Problem::BadJson, "this is not valid JSON: {0}", "Correct the text at that place."},
+    {Problem::MissingKey, "the key is missing", "Add it; docs/formats.md says what belongs there."},
+    {Problem::WrongType, "expected {0}", "Correct the value; docs/formats.md says what belongs there."},
+    {Problem::BadValue, "\"{0}\" is not allowed here: {1}", "Correct the value."},
+    {Problem::DuplicateId, "the id \"{0}\" is used twice", "Give each its own id."},
+    {Problem::UnknownBuild, "there is no build \"{0}\"", "Use the id of a build of this day."},
+    {Problem::UnknownPull, "there is no pull \"{0}\"", "Use the id of a pull of this day."},
+    {Problem::BadPath, "\"{0}\" points outside the day's folder", "Name a file inside the folder."},
+    {Problem::NoHeader, "no header line with channel names was found", "Add one line that names each column."},
+    {Problem::NoRows, "no rows of numbers were found", "Choose a logger's text export: one header line, then rows."},
+    {Problem::TwoHeaders, "a second header line stands among the rows",
+     "Split the file there: one pull a file, one header a file."},
+    {Problem::NotANumber, "\"{0}\" is not a number", "Correct the cell, or leave it blank when the value is not known."},
+    {Problem::RowTooLong, "the row has {0} cells, the header names {1} columns", "Correct the row or the header."},
+    {Problem::RowTooShort, "the row has {0} cells, the header names {1} columns", "Correct the row or the header."},
+    {Problem::UnknownUnit, "the unit \"{0}\" is not known", "Use one of the units listed in docs/formats.md."},
+    {Problem::WrongUnitKind, "\"{0}\" cannot be the unit of {1}", "Correct the unit or the name of the column."},
+    {Problem::ColumnTwice, "two columns are named {0}", "Rename or remove one of them."},
+    {Problem::NoSpeedChannel, "there is no engine speed", "Name the column engine_speed [rpm]."},
+    {Problem::NoTorqueChannel, "there is neither torque nor power", "Name the column torque [N.m] or power [kW]."},
+    {Problem::NoTimeChannel, "there is no time column", "Name the column time [s]."},
+    {Problem::TimeRunsBack, "time runs back from {0} s to {1} s", "One pull a file, rows in time order."},
+    {Problem::TooFewSamples, "only {0} usable rows", "A pull needs at least 20 rows with speed and torque."},
+    {Problem::NoRisingSpeed, "no full-throttle sweep was found: the speed never moves steadily through a range",
+     "Set the range by hand, or set the pull aside."},
+    {Problem::DynoNotSupported, "pulls of this kind cannot be reduced yet ({0})",
+     "Record torque at the brake, or wait for a later version."},
+    {Problem::UnknownStandard, "there is no correction standard \"{0}\"",
+     "Use uncorrected, sae-j1349, sae-j607, iso-1585, ece-r85, din-70020, jis-d1001 or iso-15550."},
+    {Problem::ImpossibleAir, "such air does not exist: {0}", "Check the instrument and the unit of the figure."},
+    {Problem::NoWeather, "the weather of this pull is not known", "Enter it, or look at the day uncorrected."},
+    {Problem::NoFuelFigure, "a compression-ignition factor needs the fuel per litre and cycle",
+     "Give the fuel figure, or look at the day uncorrected."},
+    {Problem::NothingToCompare, "no pull is left to work with: {0}", "Take a pull back, or add one."},
+    {Problem::NoCommonRange, "the pulls share no range of engine speed", "Set aside the pull that stops early."},
+    {Problem::BadBand, "the band {0} is not a range of engine speed", "Write LOW:HIGH in rpm, low before high."},
+    {Problem::NotAMapping, "this is not a column mapping of Hill Run", "Choose another file, or map the columns again."},
+}};
+
+const Words& wordsOf(Problem problem) {
+    const auto& words = kWords.at(static_cast<size_t>(problem));
+    assert(words.problem == problem);
+    return words;
+}
+
+std::string wholeMessage(Problem problem, const std::vector<std::string>& details, const Place& place) {
+    const std::string where = placeText(place);
+    return (where.empty() ? "" : where + ": ") + problemText(problem, details) + ". " + remedyText(problem);
+}
+
+} // namespace
+
+DataError::DataError(Problem problem, std::vector<std::string> details, Place place)
+    : std::runtime_error(wholeMessage(problem, details, place)), m_problem(problem), m_details(std::move(details)),
+      m_place(std::move(place)) {}
+
+DataError DataError::inFile(const std::string& file) const {
+    Place place = m_place;
+    if (place.file.empty())
+        place.file = file;
+    return {m_problem, m_details, place};
+}
+
+std::string problemText(Problem problem, const std::vector<std::string>& details) {
+    std::string text = wordsOf(problem).text;
+    for (size_t i = 0; i < details.size(); ++i) {
+        const std::string hole = "{" + std::to_string(i) + "}";
+        if (const auto at = text.find(hole); at != std::string::npos)
+            text.replace(at, hole.size(), details[i]);
+    }
+    return text;
+}
+
+std::string remedyText(Problem problem) { return wordsOf(problem).remedy; }
+
+std::string placeText(const Place& place) {
+    std::string text = place.file;
+    auto add = [&text](const std::string& part) { text += (text.empty() ? "" : ", ") + part; };
+    if (place.line > 0)
+        add("line " + std::to_string(place.line));
+    if (!place.column.empty())
+        add("column " + place.column);
+    if (!place.key.empty())
+        add("key " + place.key);
+    return text;
+}
+
+} // namespace hillrun

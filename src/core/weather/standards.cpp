@@ -1,0 +1,188 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/weather/standards.h"
+
+#include "core/errors/data_error.h"
+#include "core/units/units.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <fmt/format.h>
+#include <limits>
+
+// Every clause, coefficient and limit here is from memory; docs/method.md says how sure each one is.
+
+namespace hillrun {
+namespace {
+
+constexpr double kJ607Pressure_inhg = 29.92;
+
+constexpr std::array<StandardInfo, 8> kStandards{{
+    {Standard::Uncorrected, "uncorrected", "Uncorrected", 0.0, 0.0, false},
+    {Standard::SaeJ1349, "sae-j1349", "SAE J1349", 25.0, 99000.0, true},
+    {Standard::SaeJ607, "sae-j607", "SAE J607", (60.0 - 32.0) * 5.0 / 9.0, kJ607Pressure_inhg* unit::kInchMercury_pa,
+     true},
+    {Standard::Iso1585, "iso-1585", "ISO 1585", 25.0, 99000.0, true},
+    {Standard::EceR85, "ece-r85", "ECE R85", 25.0, 99000.0, true},
+    {Standard::Din70020, "din-70020", "DIN 70020", 20.0, 101300.0, false},
+    {Standard::JisD1001, "jis-d1001", "JIS D 1001", 25.0, 99000.0, true},
+    {Standard::Iso15550, "iso-15550", "ISO 15550", 25.0, 99000.0, true},
+}};
+
+/// The ratios every formula is made of, with kelvin as the standards print it (t + 273 over 298).
+struct Ratios {
+    double dry; ///< 99 kPa over the dry pressure
+    double temperature;
+};
+
+Ratios ratiosOf(const HumidAir& air) {
+    return {99000.0 / air.dryPressure_pa, (air.temperature_c + 273.0) / 298.0};
+}
+
+struct Range {
+    double low = -std::numeric_limits<double>::infinity();
+    double high = std::numeric_limits<double>::infinity();
+    [[nodiscard]] bool holds(double value) const {
+        constexpr double slack = 1e-9; // a limit value itself is in range
+        return value >= low - slack && value <= high + slack;
+    }
+};
+
+struct Validity {
+    Range temperature_c;
+    Range dryPressure_kpa;
+    Range factor;
+};
+
+bool isIsoFamily(Standard standard) {
+    return standard == Standard::Iso1585 || standard == Standard::EceR85 || standard == Standard::JisD1001 ||
+           standard == Standard::Iso15550;
+}
+
+Validity validityOf(Standard standard, Ignition ignition) {
+    if (standard == Standard::SaeJ1349)
+        return {{15.0, 35.0}, {90.0, 105.0}, {}};
+    if (isIsoFamily(standard))
+        return ignition == Ignition::Spark ? Validity{{15.0, 35.0}, {80.0, 110.0}, {0.93, 1.07}}
+                                           : Validity{{10.0, 40.0}, {80.0, 110.0}, {0.9, 1.1}};
+    return {}; // no range recalled
+}
+
+double saeJ1349Spark(const Ratios& r, double mechanicalEfficiency) {
+    const double atmospheric = r.dry * std::sqrt(r.temperature);
+    if (std::abs(mechanicalEfficiency - 0.85) < 1e-12)
+        return 1.18 * atmospheric - 0.18;
+    return (atmospheric - (1.0 - mechanicalEfficiency)) / mechanicalEfficiency;
+}
+
+double isoSpark(const Ratios& r) { return std::pow(r.dry, 1.2) * std::pow(r.temperature, 0.6); }
+
+double saeJ607(const HumidAir& air) {
+    const double dry_inhg = air.dryPressure_pa / unit::kInchMercury_pa;
+    const double temperature_f = air.temperature_c * 9.0 / 5.0 + 32.0;
+    return kJ607Pressure_inhg / dry_inhg * std::sqrt((temperature_f + 460.0) / 520.0);
+}
+
+double din70020(const HumidAir& air) {
+    return 1013.0 / (air.pressure_pa / 100.0) * std::sqrt((air.temperature_c + 273.0) / 293.0);
+}
+
+/// Exponent fm from the corrected fuel delivery qc in mg/(L cycle): a line between two limits.
+double fuelExponent(Standard standard, double qc) {
+    const bool r85Family = standard == Standard::EceR85 || standard == Standard::Iso1585 || standard == Standard::JisD1001;
+    const double lowerLimit = r85Family ? 40.0 : 37.2;
+    if (qc < lowerLimit)
+        return r85Family ? 0.3 : 0.2;
+    if (qc > 65.0)
+        return 1.2;
+    return 0.036 * qc - 1.14;
+}
+
+double compressionFactor(Standard standard, const Ratios& r, const EngineForAir& engine) {
+    const bool turbo = engine.aspiration == Aspiration::Turbocharged;
+    const bool boosted = engine.aspiration != Aspiration::Natural;
+    if (!engine.fuel_mg_per_litre_cycle || (boosted && !engine.boostPressureRatio))
+        throw DataError(Problem::NoFuelFigure, {});
+    const double ratio = boosted ? *engine.boostPressureRatio : 1.0;
+    if (!(*engine.fuel_mg_per_litre_cycle > 0.0) || !(ratio > 0.0))
+        throw DataError(Problem::BadValue, {fmt::format("{}", *engine.fuel_mg_per_litre_cycle),
+                                            "fuel and boost pressure ratio are above zero"});
+    const double qc = *engine.fuel_mg_per_litre_cycle / ratio;
+    double atmospheric = r.dry * std::pow(r.temperature, 0.7);
+    if (turbo) {
+        const bool r85Family = standard != Standard::Iso15550 && standard != Standard::SaeJ1349;
+        atmospheric = std::pow(r.dry, 0.7) * std::pow(r.temperature, r85Family ? 1.5 : 1.2);
+    }
+    return std::pow(atmospheric, fuelExponent(standard, qc));
+}
+
+double factorOf(Standard standard, const HumidAir& air, const EngineForAir& engine) {
+    switch (standard) {
+    case Standard::Uncorrected:
+        return 1.0;
+    case Standard::SaeJ607:
+        return saeJ607(air);
+    case Standard::Din70020:
+        return din70020(air); // the same for compression ignition
+    case Standard::SaeJ1349:
+        if (engine.ignition == Ignition::Spark)
+            return saeJ1349Spark(ratiosOf(air), engine.mechanicalEfficiency);
+        break;
+    case Standard::Iso1585:
+    case Standard::EceR85:
+    case Standard::JisD1001:
+    case Standard::Iso15550:
+        if (engine.ignition == Ignition::Spark)
+            return isoSpark(ratiosOf(air));
+        break;
+    }
+    return compressionFactor(standard, ratiosOf(air), engine);
+}
+
+void addNote(std::string& note, const std::string& more) { note += (note.empty() ? "" : "; ") + more; }
+
+void checkRange(AirFactor& out, const Range& range, double value, const char* what, const char* unitText) {
+    if (range.holds(value))
+        return;
+    out.withinValidity = false;
+    addNote(out.validityNote, fmt::format("{} {:.4g}{} is outside {:g} to {:g}{}", what, value, unitText, range.low,
+                                          range.high, unitText));
+}
+
+} // namespace
+
+std::span<const StandardInfo> standards() { return kStandards; }
+
+const StandardInfo& standardInfo(Standard standard) { return kStandards.at(static_cast<size_t>(standard)); }
+
+Standard standardNamed(std::string_view name) {
+    const auto it = std::find_if(kStandards.begin(), kStandards.end(), [&](const auto& s) { return name == s.name; });
+    if (it == kStandards.end())
+        throw DataError(Problem::UnknownStandard, {std::string(name)});
+    return it->id;
+}
+
+AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& engine) {
+    const double efficiency = engine.mechanicalEfficiency;
+    if (!(efficiency > 0.0 && efficiency <= 1.0))
+        throw DataError(Problem::BadValue, {fmt::format("{}", efficiency), "mechanical efficiency lies above 0, up to 1"});
+    AirFactor out;
+    out.factor = factorOf(standard, air, engine);
+    if (!(out.factor > 0.0))
+        throw DataError(Problem::ImpossibleAir, {fmt::format("the factor comes out at {:.4f}", out.factor)});
+
+    const Validity validity = validityOf(standard, engine.ignition);
+    checkRange(out, validity.temperature_c, air.temperature_c, "temperature", " C");
+    checkRange(out, validity.dryPressure_kpa, air.dryPressure_pa / 1000.0, "dry pressure", " kPa");
+    checkRange(out, validity.factor, out.factor, "factor", "");
+    if (air.pressure_pa < 60000.0 || air.pressure_pa > 110000.0)
+        addNote(out.validityNote,
+                fmt::format("a station pressure of {:.2f} kPa is hardly possible: check its unit", air.pressure_pa / 1000.0));
+    if (air.temperature_c < -40.0 || air.temperature_c > 60.0)
+        addNote(out.validityNote,
+                fmt::format("an intake temperature of {:.1f} C is hardly possible: check its unit", air.temperature_c));
+    return out;
+}
+
+} // namespace hillrun

@@ -1,0 +1,239 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/answers_json.h"
+
+#include "core/compare/judge.h"
+
+#include <array>
+#include <cmath>
+
+namespace hillrun {
+namespace {
+
+/// A number, or null where nothing can be said.
+Json numberOrNull(double value) { return std::isfinite(value) ? Json(value) : Json(nullptr); }
+
+Json scaled(const std::vector<double>& values, double factor) {
+    Json out = Json::array();
+    for (const double value : values)
+        out.push_back(numberOrNull(value * factor));
+    return out;
+}
+
+Json kilowatts(const std::vector<double>& values_w) { return scaled(values_w, 0.001); }
+
+Json edgesJson(const Edges& edges) { return {{"low", kilowatts(edges.low)}, {"high", kilowatts(edges.high)}}; }
+
+Json peakJson(const Peak& peak, double factor) {
+    return {{"value", numberOrNull(peak.value * factor)}, {"rpm", numberOrNull(peak.rpm)}};
+}
+
+Json peakDifferenceJson(const PeakDifference& peak, double factor) {
+    return {{"delta", numberOrNull(peak.delta * factor)},
+            {"low", numberOrNull(peak.low * factor)},
+            {"high", numberOrNull(peak.high * factor)}};
+}
+
+Json bandJson(const BandResult& band) {
+    return {{"from_rpm", band.range_rpm.low},
+            {"to_rpm", band.range_rpm.high},
+            {"delta_power_kw", numberOrNull(band.delta_w / 1000.0)},
+            {"delta_torque_nm", numberOrNull(band.deltaTorque_nm)},
+            {"low", numberOrNull(band.low_w / 1000.0)},
+            {"high", numberOrNull(band.high_w / 1000.0)},
+            {"p", numberOrNull(band.p)}};
+}
+
+Json comparisonJson(const Comparison& c) {
+    Json out;
+    out["from"] = c.from;
+    out["to"] = c.to;
+    out["rpm"] = c.rpm;
+    out["delta_power_kw"] = kilowatts(c.delta_w);
+    out["delta_torque_nm"] = scaled(c.deltaTorque_nm, 1.0);
+    out["pointwise95"] = edgesJson(c.pointwise95_w);
+    out["simultaneous95"] = edgesJson(c.simultaneous95_w);
+    out["family95"] = edgesJson(c.family95_w);
+    out["protected_from_drift"] = c.protectedFromDrift;
+    out["drift_that_would_explain_pct"] =
+        c.driftThatWouldExplain_pct ? numberOrNull(*c.driftThatWouldExplain_pct) : Json(nullptr);
+    out["regions"] = Json::array();
+    for (const Region& region : c.regions)
+        out["regions"].push_back({{"from_rpm", region.range_rpm.low},
+                                  {"to_rpm", region.range_rpm.high},
+                                  {"kind", regionName(region.kind)}});
+    out["bands"] = Json::array();
+    for (const BandResult& band : c.bands)
+        out["bands"].push_back(bandJson(band));
+    out["peak_power"] = peakDifferenceJson(c.peakPower_w, 0.001);
+    out["peak_torque"] = peakDifferenceJson(c.peakTorque_nm, 1.0);
+    out["peak_power_shift_rpm"] = peakDifferenceJson(c.peakPowerShift_rpm, 1.0);
+    out["crossovers_rpm"] = c.crossovers_rpm;
+    out["changed"] = Json::array();
+    for (const Change& change : c.changed)
+        out["changed"].push_back({{"part", change.part}, {"from", change.from}, {"to", change.to}});
+    out["like_for_like"] = Json::array();
+    for (const LikeForLike& row : c.likeForLike)
+        out["like_for_like"].push_back({{"channel", row.channel},
+                                        {"difference", numberOrNull(row.difference)},
+                                        {"tolerance", row.tolerance},
+                                        {"verdict", likeVerdictName(row.verdict)}});
+    out["verdict"] = verdictName(c.verdict);
+    out["summary"] = summary(c, {});
+    return out;
+}
+
+const char* allowanceName(DriftAllowance allowance) {
+    constexpr std::array names{"steady", "cautious", "jumps"};
+    return names.at(static_cast<size_t>(allowance));
+}
+
+Json driftJson(const DayAnalysis& analysis) {
+    Json out;
+    const Drift drift = analysis.model ? analysis.model->drift : Drift{};
+    const bool known = drift.identified;
+    out["identified"] = known;
+    out["per_hour_pct"] = known ? numberOrNull(100.0 * std::expm1(drift.perHour)) : Json(nullptr);
+    out["low"] = known ? numberOrNull(100.0 * std::expm1(drift.perHourLow)) : Json(nullptr);
+    out["high"] = known ? numberOrNull(100.0 * std::expm1(drift.perHourHigh)) : Json(nullptr);
+    out["over_day_pct"] = known ? numberOrNull(100.0 * std::expm1(drift.overDay)) : Json(nullptr);
+    out["allowance"] = allowanceName(analysis.settings.drift.allowance);
+    const auto& bound = analysis.settings.drift.declaredBound_pct;
+    out["declared_bound_pct"] = bound ? Json(*bound) : Json(nullptr);
+    std::string note;
+    for (const std::string& text : analysis.notes)
+        note += (note.empty() ? "" : " ") + text;
+    out["note"] = note;
+    return out;
+}
+
+Json buildsJson(const DayAnalysis& analysis) {
+    Json out = Json::array();
+    for (const BuildResult& build : analysis.builds) {
+        Json leftOut = Json::array();
+        for (const PullResult& pull : analysis.pulls)
+            if (pull.build == build.id && !pull.used)
+                leftOut.push_back({{"id", pull.id}, {"why", pull.whyLeftOut}});
+        out.push_back({{"id", build.id},
+                       {"pulls_used", build.pullsUsed},
+                       {"pulls_left_out", leftOut},
+                       {"power_kw", kilowatts(build.power_w)},
+                       {"torque_nm", scaled(build.torque_nm, 1.0)},
+                       {"peak_power", peakJson(build.peakPower_w, 0.001)},
+                       {"peak_torque", peakJson(build.peakTorque_nm, 1.0)}});
+    }
+    return out;
+}
+
+const char* flagName(FlagKind kind) {
+    constexpr std::array names{"rough", "level", "shape", "disagree"};
+    return names.at(static_cast<size_t>(kind));
+}
+
+Json flagsJson(const DayAnalysis& analysis) {
+    Json out = Json::array();
+    for (const PullResult& pull : analysis.pulls)
+        for (const PullFlag& flag : pull.flags)
+            out.push_back({{"pull", pull.id},
+                           {"kind", flagName(flag.kind)},
+                           {"rpm", flag.rpm > 0.0 ? Json(flag.rpm) : Json(nullptr)},
+                           {"size_pct", 100.0 * flag.size}});
+    return out;
+}
+
+} // namespace
+
+Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& factor) {
+    const StandardInfo& info = standardInfo(standard);
+    Json reference = nullptr;
+    if (info.referencePressure_pa > 0.0)
+        reference = {{"temperature_c", info.referenceTemperature_c},
+                     {info.referenceIsDry ? "dry_pressure_kpa" : "pressure_kpa", info.referencePressure_pa / 1000.0}};
+    return {{"standard", info.name},
+            {"factor", factor.factor},
+            {"within_validity", factor.withinValidity},
+            {"validity_note", factor.validityNote},
+            {"dry_pressure_kpa", air.dryPressure_pa / 1000.0},
+            {"vapour_pressure_kpa", air.vapourPressure_pa / 1000.0},
+            {"air_density_kg_m3", air.density_kg_m3},
+            {"density_altitude_m", air.densityAltitude_m},
+            {"reference", reference}};
+}
+
+Json weatherCase(const Json& weather) {
+    ObjectReader in(weather, "");
+    const Standard standard = standardNamed(in.requiredText("standard"));
+    Atmosphere air;
+    const auto temperature = in.number("temperature_c");
+    const auto pressure = in.number("pressure_kpa");
+    if (!temperature || !pressure)
+        throw DataError(Problem::MissingKey, {}, in.place(temperature ? "pressure_kpa" : "temperature_c"));
+    air.temperature_c = *temperature;
+    air.pressure_pa = *pressure * 1000.0;
+    int humidities = 0;
+    for (const auto& [key, kind] : {std::pair{"humidity_pct", HumidityKind::RelativeHumidity_pct},
+                                    std::pair{"dew_point_c", HumidityKind::DewPoint_c},
+                                    std::pair{"wet_bulb_c", HumidityKind::WetBulb_c},
+                                    std::pair{"vapour_pressure_kpa", HumidityKind::VapourPressure_kpa}}) {
+        if (const auto value = in.number(key)) {
+            air.humidity = {kind, *value};
+            ++humidities;
+        }
+    }
+    if (humidities == 0)
+        throw DataError(Problem::MissingKey, {}, in.place("humidity_pct"));
+    if (humidities > 1)
+        throw DataError(Problem::BadValue, {"humidity", "give one humidity only"}, {});
+    EngineForAir engine;
+    engine.ignition = static_cast<Ignition>(in.choice("ignition", {"spark", "compression"}));
+    engine.aspiration = static_cast<Aspiration>(in.choice("aspiration", {"natural", "turbocharged", "supercharged"}));
+    engine.mechanicalEfficiency = in.number("mechanical_efficiency").value_or(0.85);
+    engine.fuel_mg_per_litre_cycle = in.number("fuel_mg_per_litre_cycle");
+    engine.boostPressureRatio = in.number("boost_pressure_ratio");
+    const HumidAir humid = humidAir(air);
+    return weatherAnswer(standard, humid, airFactor(standard, humid, engine));
+}
+
+Json reduceAnswer(const Curve& curve) {
+    Json trimmed = Json::array();
+    for (const Trim& trim : curve.sweep.trims)
+        trimmed.push_back({{"from_s", trim.from_s}, {"to_s", trim.to_s}, {"why", trimReasonText(trim.reason)}});
+    Json events = Json::array();
+    for (const Event& event : curve.events)
+        events.push_back({{"kind", event.kind},
+                          {"from_rpm", event.range_rpm.low},
+                          {"to_rpm", event.range_rpm.high},
+                          {"from_s", event.from_s},
+                          {"to_s", event.to_s},
+                          {"size", event.size},
+                          {"why", event.why}});
+    return {{"rpm", curve.rpm},
+            {"torque_nm", scaled(curve.torque_nm, 1.0)},
+            {"power_kw", kilowatts(curve.power_w)},
+            {"factor", curve.air.factor},
+            {"window_rpm", {curve.sweep.window_rpm.low, curve.sweep.window_rpm.high}},
+            {"trimmed", trimmed},
+            {"events", events},
+            {"peak_power", peakJson(curve.peakPower_w, 0.001)},
+            {"peak_torque", peakJson(curve.peakTorque_nm, 1.0)}};
+}
+
+Json analyseAnswer(const DayAnalysis& analysis) {
+    Json out;
+    out["standard"] = standardInfo(analysis.settings.reduce.standard).name;
+    out["grid_rpm"] = analysis.rpm;
+    const bool measured = analysis.model && analysis.model->degreesOfFreedom > 0;
+    out["repeatability"] = {
+        {"pull_gain_pct", measured ? numberOrNull(100.0 * analysis.model->levelSd) : Json(nullptr)},
+        {"pooled_sd_kw", kilowatts(analysis.pooledSd_w)},
+        {"degrees_of_freedom", analysis.model ? analysis.model->degreesOfFreedom : 0}};
+    out["drift"] = driftJson(analysis);
+    out["builds"] = buildsJson(analysis);
+    out["comparisons"] = Json::array();
+    for (const Comparison& comparison : analysis.comparisons)
+        out["comparisons"].push_back(comparisonJson(comparison));
+    out["flags"] = flagsJson(analysis);
+    return out;
+}
+
+} // namespace hillrun

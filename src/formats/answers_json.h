@@ -1,0 +1,19 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/analyse.h"
+#include "formats/json_reader.h"
+
+// The JSON answers of the command line (docs/formats.md). Watts become kilowatts here; NaN becomes null.
+
+namespace hillrun {
+
+Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& factor);
+Json reduceAnswer(const Curve& curve);
+Json analyseAnswer(const DayAnalysis& analysis);
+
+/// One case of a weather batch. Throws DataError for a case that cannot be answered.
+Json weatherCase(const Json& weather);
+
+} // namespace hillrun

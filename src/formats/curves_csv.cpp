@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/curves_csv.h"
+
+#include "core/compare/judge.h"
+
+#include <cmath>
+#include <fmt/format.h>
+
+namespace hillrun {
+namespace {
+
+struct Series {
+    std::string title;
+    const std::vector<double>* values_si;
+    double scale;
+};
+
+void addEdges(std::vector<Series>& out, const std::string& pair, const char* band, const Edges& edges, double scale,
+              const char* unit) {
+    out.push_back({fmt::format("{}_{}_low [{}]", pair, band, unit), &edges.low, scale});
+    out.push_back({fmt::format("{}_{}_high [{}]", pair, band, unit), &edges.high, scale});
+}
+
+std::string header(const TestDay& day, const DayAnalysis& analysis) {
+    std::string out = fmt::format("# {}, {}\n# air: {}; smoothing {:g} rpm; measured at the {}\n", day.name, day.date,
+                                  standardInfo(analysis.settings.reduce.standard).title,
+                                  analysis.settings.reduce.smoothing_rpm, measuredAtName(day.cell.measuredAt));
+    for (const PullResult& pull : analysis.pulls)
+        if (!pull.used)
+            out += fmt::format("# left out: {} ({}): {}\n", pull.id, pull.build, pull.whyLeftOut);
+    return out;
+}
+
+} // namespace
+
+std::string curvesCsv(const TestDay& day, const DayAnalysis& analysis, const DisplayUnits& units) {
+    const char* powerUnit = powerUnitText(units.power);
+    const char* torqueUnit = units.torque == TorqueUnit::PoundFoot ? "lbf.ft" : "N.m";
+    const double power = powerIn(units.power, 1.0);
+    const double torque = torqueIn(units.torque, 1.0);
+    std::vector<Series> series;
+    for (const BuildResult& build : analysis.builds) {
+        series.push_back({fmt::format("{}_torque [{}]", build.id, torqueUnit), &build.torque_nm, torque});
+        series.push_back({fmt::format("{}_power [{}]", build.id, powerUnit), &build.power_w, power});
+    }
+    for (const Comparison& c : analysis.comparisons) {
+        const std::string pair = c.from + "_to_" + c.to;
+        series.push_back({fmt::format("{}_difference [{}]", pair, powerUnit), &c.delta_w, power});
+        addEdges(series, pair, "pointwise95", c.pointwise95_w, power, powerUnit);
+        addEdges(series, pair, "simultaneous95", c.simultaneous95_w, power, powerUnit);
+    }
+    std::string out = header(day, analysis) + "engine_speed [rpm]";
+    for (const Series& s : series)
+        out += "," + s.title;
+    out += '\n';
+    for (size_t p = 0; p < analysis.rpm.size(); ++p) {
+        out += fmt::format("{:g}", analysis.rpm[p]);
+        for (const Series& s : series) {
+            const double value = (*s.values_si)[p] * s.scale;
+            out += std::isfinite(value) ? fmt::format(",{:.4f}", value) : ",";
+        }
+        out += '\n';
+    }
+    return out;
+}
+
+} // namespace hillrun

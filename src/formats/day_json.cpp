@@ -1,0 +1,322 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/day_json.h"
+
+#include "formats/json_reader.h"
+
+#include <set>
+
+namespace hillrun {
+namespace {
+
+const std::vector<const char*> kCellKinds{"engine_brake", "hub_brake", "chassis_brake", "chassis_inertia"};
+const std::vector<const char*> kMeasuredAt{"crank", "hub", "wheel"};
+const std::vector<const char*> kSweeps{"up", "down", "steps"};
+const std::vector<const char*> kAspirations{"natural", "turbocharged", "supercharged"};
+const std::vector<const char*> kIgnitions{"spark", "compression"};
+
+Cell readCell(ObjectReader in) {
+    Cell out;
+    out.name = in.text("name");
+    out.kind = static_cast<CellKind>(in.choice("kind", kCellKinds));
+    out.measuredAt = static_cast<MeasuredAt>(in.choice("measured_at", kMeasuredAt));
+    out.sweep = static_cast<SweepDirection>(in.choice("sweep", kSweeps));
+    out.rollerInertia_kgm2 = in.number("roller_inertia_kgm2");
+    out.rollerRadius_m = in.number("roller_radius_m");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+EngineCard readEngine(ObjectReader in) {
+    EngineCard out;
+    out.strokes = in.integer("strokes");
+    out.displacement_cc = in.number("displacement_cc");
+    out.cylinders = in.integer("cylinders");
+    out.stroke_mm = in.number("stroke_mm");
+    out.aspiration = static_cast<Aspiration>(in.choice("aspiration", kAspirations));
+    out.ignition = static_cast<Ignition>(in.choice("ignition", kIgnitions));
+    out.mechanicalEfficiency = in.number("mechanical_efficiency");
+    out.fuel_mg_per_litre_cycle = in.number("fuel_mg_per_litre_cycle");
+    out.boostPressureRatio = in.number("boost_pressure_ratio");
+    if (out.mechanicalEfficiency && !(*out.mechanicalEfficiency > 0.0 && *out.mechanicalEfficiency <= 1.0))
+        throw DataError(Problem::BadValue, {std::to_string(*out.mechanicalEfficiency), "above 0, up to 1"},
+                        in.place("mechanical_efficiency"));
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Vehicle readVehicle(ObjectReader in) {
+    Vehicle out;
+    out.mass_kg = in.number("mass_kg");
+    out.tyreRadius_m = in.number("tyre_radius_m");
+    out.finalDrive = in.number("final_drive");
+    out.gears = in.numbers("gears");
+    out.speedLimit_kmh = in.number("speed_limit_kmh");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Build readBuild(ObjectReader in) {
+    Build out;
+    out.id = in.requiredText("id");
+    out.name = in.text("name");
+    out.parts = in.namedTexts("parts");
+    out.settings = in.namedTexts("settings");
+    out.cost = in.number("cost");
+    out.currency = in.text("currency");
+    out.mass_kg = in.number("mass_kg");
+    out.note = in.text("note");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+ControlWindow readControlWindow(ObjectReader in) {
+    ControlWindow out;
+    out.channel = in.requiredText("channel");
+    out.at = in.text("at", "start");
+    out.low = in.number("low");
+    out.high = in.number("high");
+    out.unit = in.text("unit");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+constexpr std::pair<const char*, HumidityKind> kHumidityKeys[] = {
+    {"humidity_pct", HumidityKind::RelativeHumidity_pct},
+    {"dew_point_c", HumidityKind::DewPoint_c},
+    {"wet_bulb_c", HumidityKind::WetBulb_c},
+    {"vapour_pressure_kpa", HumidityKind::VapourPressure_kpa},
+};
+
+/// Weather needs temperature, pressure and one humidity; less is "not known".
+std::optional<Atmosphere> readWeather(ObjectReader in, std::string& unknownKeys) {
+    const auto temperature = in.number("temperature_c");
+    const auto pressure = in.number("pressure_kpa");
+    std::optional<Humidity> humidity;
+    for (const auto& [key, kind] : kHumidityKeys)
+        if (const auto value = in.number(key); value && !humidity)
+            humidity = Humidity{kind, *value};
+    unknownKeys = in.unknownKeys();
+    if (!temperature && !pressure && !humidity)
+        return std::nullopt;
+    if (!temperature || !pressure || !humidity)
+        throw DataError(Problem::MissingKey, {},
+                        in.place(!temperature ? "temperature_c" : (!pressure ? "pressure_kpa" : "humidity_pct")));
+    return Atmosphere{*temperature, *pressure * 1000.0, *humidity};
+}
+
+Pull readPull(ObjectReader in) {
+    Pull out;
+    out.id = in.requiredText("id");
+    out.build = in.requiredText("build");
+    out.file = in.requiredText("file");
+    out.started = in.text("started");
+    if (!out.started.empty() && !secondsOf(out.started))
+        throw DataError(Problem::BadValue, {out.started, "write a time as 2026-05-16T09:12:00+01:00"},
+                        in.place("started"));
+    out.weather = readWeather(in.object("weather"), out.unknownWeatherKeys);
+    out.gear = in.integer("gear");
+    out.ratio = in.number("ratio");
+    const auto window = in.numbers("window_rpm");
+    if (!window.empty()) {
+        if (window.size() != 2 || !(window[0] >= 0.0 && window[1] > window[0]))
+            throw DataError(Problem::WrongType, {"[low, high] in rpm"}, in.place("window_rpm"));
+        out.window_rpm = RpmRange{window[0], window[1]};
+    }
+    out.use = in.flag("use", true);
+    out.reason = in.text("reason");
+    out.note = in.text("note");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+void checkIds(const TestDay& day, const std::string& file) {
+    std::set<std::string> builds;
+    for (const Build& build : day.builds)
+        if (!builds.insert(build.id).second)
+            throw DataError(Problem::DuplicateId, {build.id}, {.file = file, .key = "builds"});
+    std::set<std::string> pulls;
+    for (size_t i = 0; i < day.pulls.size(); ++i) {
+        const std::string key = "pulls[" + std::to_string(i) + "]";
+        if (!pulls.insert(day.pulls[i].id).second)
+            throw DataError(Problem::DuplicateId, {day.pulls[i].id}, {.file = file, .key = key + ".id"});
+        if (!builds.contains(day.pulls[i].build))
+            throw DataError(Problem::UnknownBuild, {day.pulls[i].build}, {.file = file, .key = key + ".build"});
+    }
+}
+
+void addUnknown(Json& out, const std::string& text) {
+    if (text.empty())
+        return;
+    const Json unknown = Json::parse(text);
+    for (const auto& [key, value] : unknown.items())
+        out[key] = value;
+}
+
+template <class T> Json optionalJson(const std::optional<T>& value) { return value ? Json(*value) : Json(nullptr); }
+
+Json cellJson(const Cell& cell) {
+    Json out;
+    out["name"] = cell.name;
+    out["kind"] = cellKindName(cell.kind);
+    out["measured_at"] = measuredAtName(cell.measuredAt);
+    out["sweep"] = sweepName(cell.sweep);
+    out["roller_inertia_kgm2"] = optionalJson(cell.rollerInertia_kgm2);
+    out["roller_radius_m"] = optionalJson(cell.rollerRadius_m);
+    addUnknown(out, cell.unknownKeys);
+    return out;
+}
+
+Json articleJson(const Article& article) {
+    const EngineCard& engine = article.engine;
+    Json e;
+    e["strokes"] = optionalJson(engine.strokes);
+    e["displacement_cc"] = optionalJson(engine.displacement_cc);
+    e["cylinders"] = optionalJson(engine.cylinders);
+    e["stroke_mm"] = optionalJson(engine.stroke_mm);
+    e["aspiration"] = kAspirations[static_cast<size_t>(engine.aspiration)];
+    e["ignition"] = kIgnitions[static_cast<size_t>(engine.ignition)];
+    e["mechanical_efficiency"] = optionalJson(engine.mechanicalEfficiency);
+    if (engine.fuel_mg_per_litre_cycle)
+        e["fuel_mg_per_litre_cycle"] = *engine.fuel_mg_per_litre_cycle;
+    if (engine.boostPressureRatio)
+        e["boost_pressure_ratio"] = *engine.boostPressureRatio;
+    addUnknown(e, engine.unknownKeys);
+
+    const Vehicle& vehicle = article.vehicle;
+    Json v;
+    v["mass_kg"] = optionalJson(vehicle.mass_kg);
+    v["tyre_radius_m"] = optionalJson(vehicle.tyreRadius_m);
+    v["final_drive"] = optionalJson(vehicle.finalDrive);
+    v["gears"] = vehicle.gears;
+    v["speed_limit_kmh"] = optionalJson(vehicle.speedLimit_kmh);
+    addUnknown(v, vehicle.unknownKeys);
+
+    Json out;
+    out["name"] = article.name;
+    out["engine"] = e;
+    out["vehicle"] = v;
+    addUnknown(out, article.unknownKeys);
+    return out;
+}
+
+Json namedJson(const NamedValues& values) {
+    Json out = Json::object();
+    for (const auto& [name, value] : values)
+        out[name] = value;
+    return out;
+}
+
+Json buildJson(const Build& build) {
+    Json out;
+    out["id"] = build.id;
+    out["name"] = build.name;
+    out["parts"] = namedJson(build.parts);
+    out["settings"] = namedJson(build.settings);
+    out["cost"] = optionalJson(build.cost);
+    out["currency"] = build.currency;
+    out["mass_kg"] = optionalJson(build.mass_kg);
+    out["note"] = build.note;
+    addUnknown(out, build.unknownKeys);
+    return out;
+}
+
+Json windowJson(const ControlWindow& window) {
+    Json out;
+    out["channel"] = window.channel;
+    out["at"] = window.at;
+    out["low"] = optionalJson(window.low);
+    out["high"] = optionalJson(window.high);
+    out["unit"] = window.unit;
+    addUnknown(out, window.unknownKeys);
+    return out;
+}
+
+Json pullJson(const Pull& pull) {
+    Json weather = Json::object();
+    if (pull.weather) {
+        weather["temperature_c"] = pull.weather->temperature_c;
+        weather["pressure_kpa"] = pull.weather->pressure_pa / 1000.0;
+        for (const auto& [key, kind] : kHumidityKeys)
+            if (kind == pull.weather->humidity.kind)
+                weather[key] = pull.weather->humidity.value;
+    }
+    addUnknown(weather, pull.unknownWeatherKeys);
+    Json out;
+    out["id"] = pull.id;
+    out["build"] = pull.build;
+    out["file"] = pull.file;
+    out["started"] = pull.started.empty() ? Json(nullptr) : Json(pull.started);
+    out["weather"] = weather.empty() ? Json(nullptr) : weather;
+    out["gear"] = optionalJson(pull.gear);
+    out["ratio"] = optionalJson(pull.ratio);
+    out["window_rpm"] = pull.window_rpm ? Json::array({pull.window_rpm->low, pull.window_rpm->high}) : Json(nullptr);
+    out["use"] = pull.use;
+    out["reason"] = pull.reason;
+    out["note"] = pull.note;
+    addUnknown(out, pull.unknownKeys);
+    return out;
+}
+
+void checkVersion(ObjectReader& in) {
+    if (in.text("format") != "hill-run-day")
+        throw DataError(Problem::NotADay, {}, in.place("format"));
+    const int version = in.integer("version").value_or(0);
+    if (version < 1)
+        throw DataError(Problem::MissingKey, {}, in.place("version"));
+    if (version > kDayVersion)
+        throw DataError(Problem::NewerVersion, {std::to_string(version), std::to_string(kDayVersion)},
+                        in.place("version"));
+}
+
+} // namespace
+
+TestDay dayFromJson(std::string_view text, const std::string& file) {
+    ObjectReader in(parseJson(text, file), file);
+    checkVersion(in);
+    TestDay day;
+    day.name = in.text("name");
+    day.date = in.text("date");
+    day.operatorName = in.text("operator");
+    day.note = in.text("note");
+    day.cell = readCell(in.object("cell"));
+    ObjectReader article = in.object("article");
+    day.article.name = article.text("name");
+    day.article.engine = readEngine(article.object("engine"));
+    day.article.vehicle = readVehicle(article.object("vehicle"));
+    day.article.unknownKeys = article.unknownKeys();
+    for (ObjectReader& build : in.objects("builds"))
+        day.builds.push_back(readBuild(build));
+    for (ObjectReader& window : in.objects("control_windows"))
+        day.controlWindows.push_back(readControlWindow(window));
+    for (ObjectReader& pull : in.objects("pulls"))
+        day.pulls.push_back(readPull(pull));
+    day.unknownKeys = in.unknownKeys();
+    checkIds(day, file);
+    return day;
+}
+
+std::string dayToJson(const TestDay& day) {
+    Json out;
+    out["format"] = "hill-run-day";
+    out["version"] = kDayVersion;
+    out["name"] = day.name;
+    out["date"] = day.date;
+    out["operator"] = day.operatorName;
+    out["note"] = day.note;
+    out["cell"] = cellJson(day.cell);
+    out["article"] = articleJson(day.article);
+    out["builds"] = Json::array();
+    for (const Build& build : day.builds)
+        out["builds"].push_back(buildJson(build));
+    out["control_windows"] = Json::array();
+    for (const ControlWindow& window : day.controlWindows)
+        out["control_windows"].push_back(windowJson(window));
+    out["pulls"] = Json::array();
+    for (const Pull& pull : day.pulls)
+        out["pulls"].push_back(pullJson(pull));
+    addUnknown(out, day.unknownKeys);
+    return out.dump(2) + "\n";
+}
+
+} // namespace hillrun

@@ -1,0 +1,74 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/day/test_day.h"
+#include "simcell/engine_model.h"
+
+#include <map>
+#include <string_view>
+
+namespace hillrun::sim {
+
+struct Protocol {
+    double start_rpm = 2500.0;
+    double end_rpm = 8000.0;
+    double rate_rpm_per_s = 500.0;
+    double sample_hz = 100.0;
+    std::optional<int> gear;
+    std::optional<double> roadSpeed_kmh_per_krpm;
+};
+
+/// Pulls of one build in a row.
+struct SetSpec {
+    std::string build;
+    int pulls = 3;
+    double changeMinutes = 0.0; ///< before the set
+    double betweenMinutes = 4.0;
+};
+
+struct DriftSpec {
+    double linear_pct_per_h = 0.0;
+    double settling_pct = 0.0;
+    double settling_h = 0.5;
+    double step_pct = 0.0;
+    double step_h = 0.0;
+};
+
+struct WeatherPoint {
+    double at_h = 0.0;
+    double temperature_c = 20.0;
+    double pressure_kpa = 98.0;
+    double humidity_pct = 50.0;
+};
+
+struct FaultSpec {
+    std::string pull;
+    std::string kind;    ///< start_spike | breakup | dropout | limiter
+    double at_rpm = 0.0; ///< breakup, dropout and limiter: from this speed on
+    double size_pct = 8.0;
+    std::string channel = "lambda"; ///< dropout
+};
+
+/// A whole simulated day.
+struct CellSpec {
+    TestDay day; ///< cell, article, builds, without pulls
+    std::string firstPull = "2026-05-16T09:00:00+01:00";
+    EngineSpec engine;
+    std::map<std::string, BuildEffect> effects;
+    Protocol protocol;
+    std::vector<SetSpec> order;
+    NoiseSpec noise;
+    DriftSpec drift;
+    std::vector<WeatherPoint> weather;
+    std::vector<FaultSpec> faults;
+    std::map<std::string, std::string> setAside; ///< pull -> reason
+};
+
+/// Reads a description (docs/formats.md, "Cell description"). Throws DataError.
+CellSpec readCellSpec(std::string_view text, const std::string& file);
+
+/// Weather at a time of the day, straight lines between points.
+WeatherPoint weatherAt(const std::vector<WeatherPoint>& points, double at_h);
+
+} // namespace hillrun::sim

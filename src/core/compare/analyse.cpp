@@ -101,6 +101,11 @@ std::vector<std::pair<std::string, std::string>> pairsOf(const std::vector<std::
         out.emplace_back(ids[0], ids[i]);
     for (size_t i = 2; i < ids.size(); ++i)
         out.emplace_back(ids[i - 1], ids[i]);
+    for (const auto& pair : settings.alsoPairs) {
+        const bool both = std::count(ids.begin(), ids.end(), pair.first) + std::count(ids.begin(), ids.end(), pair.second) == 2;
+        if (both && std::find(out.begin(), out.end(), pair) == out.end())
+            out.push_back(pair);
+    }
     return out;
 }
 

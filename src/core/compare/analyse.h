@@ -20,6 +20,7 @@ struct AnalysisSettings {
     DriftSettings drift;
     std::vector<RpmRange> bands; ///< asked for, besides the whole range and its thirds
     std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand; empty: all usual ones
+    std::vector<std::pair<std::string, std::string>> alsoPairs; ///< looked at besides the usual ones, judged with them
     std::optional<double> matters_w; ///< smallest difference that matters
     std::optional<double> matters_pct;
     bool operator==(const AnalysisSettings&) const = default;

@@ -188,7 +188,8 @@ void addBands(const PairInput& input, Comparison& c, const Eigen::VectorXd& cont
         if (ranges[i].high < ranges[i].low)
             continue; // asked for where the builds share no data
         if (auto band = bandResult(input, c, ranges[i], contrast)) {
-            band->added = i >= 4;
+            band->asked = static_cast<int>(i) - 4;
+            band->asked = std::max(band->asked, -1);
             c.bands.push_back(*band);
         }
     }

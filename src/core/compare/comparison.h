@@ -53,7 +53,7 @@ struct BandResult {
     double p = 1.0;
     double low90_w = 0.0; ///< 90 % interval, for equivalence
     double high90_w = 0.0;
-    bool added = false; ///< asked for by the user
+    int asked = -1; ///< its number among the bands asked for; -1: always shown
 };
 
 /// A difference of two peaks, or of their speeds.

@@ -14,13 +14,14 @@ namespace {
 constexpr int kDraws = 10000;
 constexpr int kBlock = 250; ///< draws worked on together, so that they stay in the cache
 constexpr unsigned kSeed = 20260516;
-constexpr double kVarianceKept = 0.999;
+/// The slow modes keep this much of the variance; the rest joins the white part.
+constexpr double kVarianceKept = 0.985;
 
 using Generator = boost::random::mt19937;
 
 struct Process {
     Eigen::MatrixXf factor; ///< points x modes, minus the mean over the core
-    float nuggetSd = 0.0F;
+    double white = 0.0; ///< variance without correlation
 };
 
 Process makeProcess(const DrawKey& key, const std::vector<size_t>& points) {
@@ -36,7 +37,8 @@ Process makeProcess(const DrawKey& key, const std::vector<size_t>& points) {
     const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> eigen(covariance);
     const double whole = std::max(eigen.eigenvalues().sum(), 1e-12);
     Eigen::Index modes = 0;
-    for (double kept = 0.0; modes < n && kept < kVarianceKept * whole; ++modes)
+    double kept = 0.0;
+    for (; modes < n && kept < kVarianceKept * whole; ++modes)
         kept += eigen.eigenvalues()(n - 1 - modes);
     Eigen::MatrixXd factor = eigen.eigenvectors().rightCols(modes) *
                              eigen.eigenvalues().tail(modes).cwiseMax(0.0).cwiseSqrt().asDiagonal();
@@ -50,7 +52,7 @@ Process makeProcess(const DrawKey& key, const std::vector<size_t>& points) {
     }
     if (corePoints > 0.0)
         factor.rowwise() -= coreMean / corePoints;
-    return {factor.cast<float>(), static_cast<float>(std::sqrt(key.correlation.nugget))};
+    return {factor.cast<float>(), key.correlation.nugget + std::max(0.0, whole - kept) / static_cast<double>(n)};
 }
 
 /// The variance is smooth along rpm, so its copies are drawn at every few points only.
@@ -143,16 +145,14 @@ Draws makeDraws(const DrawKey& key) {
         Eigen::MatrixXf variance = nodes.smoother * (squares / static_cast<float>(nu));
         for (Eigen::Index j = 0; j < kBlock; ++j)
             variance.col(j).array() +=
-                static_cast<float>(key.correlation.nugget * chiWhite(generator) / whiteFreedom);
+                static_cast<float>(process.white * chiWhite(generator) / whiteFreedom);
         const Eigen::MatrixXf scale = variance.array().max(1e-6F).rsqrt();
         for (auto& copy : out.shape) {
             normals.fill(z);
             auto target = copy.middleCols(block, kBlock);
             target.noalias() = process.factor * z;
-            if (process.nuggetSd > 0.0F) {
-                normals.fill(white);
-                target += process.nuggetSd * white;
-            }
+            normals.fill(white);
+            target += static_cast<float>(std::sqrt(process.white)) * white;
             target.array() *= scale.array();
         }
     }

@@ -131,10 +131,10 @@ Curve reduce(const Pull& pull, const Cell& cell, const EngineForAir& engine, con
     Curve curve;
     curve.pullId = pull.id;
     correct(curve, pull, engine, settings.standard);
-    SweepSignals signals{time, speed, torque, {}};
+    SweepSignals recorded{time, speed, torque, {}};
     if (throttle)
-        signals.throttle_pct = throttle->values;
-    curve.sweep = findSweep(signals, cell.sweep, pull.window_rpm);
+        recorded.throttle_pct = throttle->values;
+    curve.sweep = findSweep(recorded, cell.sweep, pull.window_rpm);
 
     const size_t first = curve.sweep.first;
     const size_t count = curve.sweep.last - first + 1;

@@ -58,8 +58,8 @@ Line fitLine(std::span<const double> x, std::span<const double> y, size_t from, 
 /// Works on one pull; row counts are made from seconds with the pull's own sampling interval.
 class SweepFinder {
 public:
-    SweepFinder(const SweepSignals& signals, SweepDirection direction)
-        : m_s(signals), m_sign(direction == SweepDirection::Down ? -1.0 : 1.0), m_rows(signals.time_s.size()) {
+    SweepFinder(const SweepSignals& recorded, SweepDirection direction)
+        : m_s(recorded), m_sign(direction == SweepDirection::Down ? -1.0 : 1.0), m_rows(recorded.time_s.size()) {
         checkSamples();
         m_step_s = (m_s.time_s[m_rows - 1] - m_s.time_s[0]) / static_cast<double>(m_rows - 1);
         if (!(m_step_s > 0.0))
@@ -293,11 +293,11 @@ private:
 
 } // namespace
 
-Sweep findSweep(const SweepSignals& signals, SweepDirection direction, const std::optional<RpmRange>& byHand) {
-    assert(signals.time_s.size() == signals.speed_rpm.size() && signals.time_s.size() == signals.torque_nm.size());
-    if (signals.time_s.size() < kFewestRows)
-        throw DataError(Problem::TooFewSamples, {fmt::format("{}", signals.time_s.size())});
-    return SweepFinder(signals, direction).find(byHand);
+Sweep findSweep(const SweepSignals& recorded, SweepDirection direction, const std::optional<RpmRange>& byHand) {
+    assert(recorded.time_s.size() == recorded.speed_rpm.size() && recorded.time_s.size() == recorded.torque_nm.size());
+    if (recorded.time_s.size() < kFewestRows)
+        throw DataError(Problem::TooFewSamples, {fmt::format("{}", recorded.time_s.size())});
+    return SweepFinder(recorded, direction).find(byHand);
 }
 
 const char* trimReasonText(TrimReason reason) {

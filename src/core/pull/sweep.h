@@ -39,7 +39,7 @@ struct SweepSignals {
 /// Finds the full-throttle sweep: settled start, end before the lift or limiter. A window set by hand replaces the
 /// found one but stays inside the sweep. Thresholds: common practice, checked on simulated pulls.
 /// Throws DataError (TooFewSamples, NoRisingSpeed, TimeRunsBack).
-Sweep findSweep(const SweepSignals& signals, SweepDirection direction, const std::optional<RpmRange>& byHand);
+Sweep findSweep(const SweepSignals& recorded, SweepDirection direction, const std::optional<RpmRange>& byHand);
 
 /// "throttle lift"
 const char* trimReasonText(TrimReason reason);

@@ -1,0 +1,394 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/board/board.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr double kGrabPixels = 8.0;
+constexpr double kFewestStretchPixels = 12.0;
+
+QVector<double> toQt(const std::vector<double>& values) { return {values.begin(), values.end()}; }
+
+/// Spreads label positions so that none overlaps; order is kept.
+void spread(std::vector<double>& pixels, double apart, double top, double bottom) {
+    for (size_t i = 1; i < pixels.size(); ++i)
+        pixels[i] = std::max(pixels[i], pixels[i - 1] + apart);
+    if (pixels.empty())
+        return;
+    double limit = bottom;
+    for (size_t i = pixels.size(); i-- > 0;) {
+        pixels[i] = std::min(pixels[i], limit);
+        limit = pixels[i] - apart;
+    }
+    for (double& pixel : pixels)
+        pixel = std::max(pixel, top);
+}
+
+} // namespace
+
+Board::Board(Look& look, const QString& name, QWidget* parent) : QCustomPlot(parent), m_look(look) {
+    setObjectName(name);
+    setAccessibleName(name);
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setMinimumHeight(90);
+    setNoAntialiasingOnDrag(true);
+    setPlottingHint(QCP::phFastPolylines, true);
+    addLayer(u"edges"_s, layer(u"main"_s), QCustomPlot::limAbove);
+    addLayer(u"cursor"_s, layer(u"overlay"_s), QCustomPlot::limBelow);
+    layer(u"cursor"_s)->setMode(QCPLayer::lmBuffered);
+    axisRect()->setAutoMargins(QCP::msNone);
+    axisRect()->setMargins(QMargins(kLeft, 26, kRight, 24));
+    m_title = new QCPItemText(this);
+    m_title->setLayer(u"overlay"_s);
+    m_title->position->setType(QCPItemPosition::ptAbsolute);
+    m_title->position->setCoords(kLeft, 12);
+    m_title->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    m_title->setClipToAxisRect(false);
+    m_stretch = new QCPItemRect(this);
+    m_stretch->setLayer(u"cursor"_s);
+    m_stretch->setVisible(false);
+    m_stretch->topLeft->setTypeY(QCPItemPosition::ptAxisRectRatio);
+    m_stretch->bottomRight->setTypeY(QCPItemPosition::ptAxisRectRatio);
+    m_cursorLine = new QCPItemStraightLine(this);
+    m_cursorLine->setLayer(u"cursor"_s);
+    m_cursorText = new QCPItemText(this);
+    m_cursorText->setLayer(u"cursor"_s);
+    m_cursorText->position->setType(QCPItemPosition::ptAbsolute);
+    m_cursorText->setClipToAxisRect(false);
+    for (size_t i = 0; i < 2; ++i) {
+        m_edgeLines[i] = new QCPItemStraightLine(this);
+        m_edgeLines[i]->setLayer(u"edges"_s);
+        m_edgeGrips[i] = new QCPItemText(this);
+        m_edgeGrips[i]->setLayer(u"edges"_s);
+        m_edgeGrips[i]->position->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        m_edgeGrips[i]->setClipToAxisRect(false);
+    }
+    connect(&m_look, &Look::changed, this, [this] {
+        applyLook();
+        replot(QCustomPlot::rpQueuedReplot);
+    });
+    connect(this, &QCustomPlot::afterLayout, this, &Board::placeLabels);
+    applyLook();
+    setCursor(std::nullopt, {});
+    setEdges(std::nullopt);
+}
+
+void Board::applyLook() {
+    const Theme& t = m_look.theme();
+    setBackground(QBrush(t.panel));
+    for (QCPAxis* axis : {xAxis, yAxis}) {
+        axis->setBasePen(QPen(t.rule, 1));
+        axis->setTickPen(QPen(t.rule, 1));
+        axis->setSubTicks(false);
+        axis->setTickLength(0, 3);
+        axis->setTickLabelColor(t.quietInk);
+        axis->setTickLabelFont(fonts::numbers(11));
+        axis->setTickLabelPadding(4);
+        axis->grid()->setPen(QPen(t.rule, 1));
+        axis->grid()->setZeroLinePen(Qt::NoPen);
+        axis->setNumberFormat(u"f"_s);
+        axis->setNumberPrecision(0);
+    }
+    QColor faint = t.rule;
+    faint.setAlpha(t.dark ? 130 : 110);
+    xAxis->grid()->setPen(QPen(faint, 1));
+    yAxis->grid()->setPen(QPen(faint, 1));
+    m_title->setFont(fonts::text(11));
+    m_title->setColor(t.quietInk);
+    m_cursorLine->setPen(QPen(t.mark, 1));
+    m_cursorText->setFont(fonts::numbers(11));
+    m_cursorText->setColor(t.ink);
+    m_cursorText->setBrush(t.panel);
+    m_cursorText->setPen(QPen(t.rule, 1));
+    m_cursorText->setPadding(QMargins(5, 2, 5, 2));
+    QColor mark = t.mark;
+    mark.setAlpha(40);
+    m_stretch->setBrush(mark);
+    m_stretch->setPen(QPen(t.mark, 1));
+    for (size_t i = 0; i < 2; ++i) {
+        m_edgeLines[i]->setPen(QPen(t.mark, 1, Qt::DashLine));
+        m_edgeGrips[i]->setFont(fonts::text(11, true));
+        m_edgeGrips[i]->setColor(t.panel);
+        m_edgeGrips[i]->setBrush(t.mark);
+        m_edgeGrips[i]->setPadding(QMargins(4, 3, 4, 3));
+        m_edgeGrips[i]->setText(i == 0 ? u"\u25B6"_s : u"\u25C0"_s);
+        m_edgeGrips[i]->setPositionAlignment((i == 0 ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignBottom);
+    }
+}
+
+void Board::setContent(BoardContent content) {
+    m_content = std::move(content);
+    rebuild();
+}
+
+void Board::rebuild() {
+    clearPlottables();
+    for (const auto& [label, series] : m_labels)
+        removeItem(label);
+    m_labels.clear();
+    for (int i = itemCount() - 1; i >= 0; --i)
+        if (item(i)->property("shade").toBool())
+            removeItem(i);
+    addShades();
+    addBands();
+    addSeries();
+    m_title->setText(m_content.title);
+    fitAxes();
+    replot(QCustomPlot::rpQueuedReplot);
+}
+
+void Board::addBands() {
+    for (const BoardBand& band : m_content.bands) {
+        std::vector<double> x, low, high;
+        for (size_t i = 0; i < band.x.size(); ++i) {
+            if (!std::isfinite(band.low[i]) || !std::isfinite(band.high[i]))
+                continue;
+            x.push_back(band.x[i]);
+            low.push_back(band.low[i]);
+            high.push_back(band.high[i]);
+        }
+        QCPGraph* lower = addGraph();
+        QCPGraph* upper = addGraph();
+        lower->setData(toQt(x), toQt(low), true);
+        upper->setData(toQt(x), toQt(high), true);
+        lower->setPen(Qt::NoPen);
+        upper->setPen(Qt::NoPen);
+        upper->setBrush(band.colour);
+        upper->setChannelFillGraph(lower);
+    }
+}
+
+void Board::addSeries() {
+    if (m_content.zeroLine) {
+        QCPGraph* zero = addGraph();
+        const RpmRange range = m_content.xRange.value_or(RpmRange{0.0, 20000.0});
+        zero->setData({range.low, range.high}, {0.0, 0.0}, true);
+        zero->setPen(QPen(m_look.theme().quietInk, 1));
+    }
+    for (size_t i = 0; i < m_content.series.size(); ++i) {
+        const BoardSeries& series = m_content.series[i];
+        QCPGraph* line = addGraph();
+        line->setData(toQt(series.x), toQt(series.y), std::is_sorted(series.x.begin(), series.x.end()));
+        line->setPen(series.pen);
+        line->setAntialiased(true);
+        if (series.label.isEmpty())
+            continue;
+        auto* label = new QCPItemText(this);
+        label->setLayer(u"overlay"_s);
+        label->setText(series.label);
+        label->setFont(fonts::text(13, true));
+        label->setColor(series.pen.color());
+        label->position->setType(QCPItemPosition::ptAbsolute);
+        label->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+        label->setClipToAxisRect(false);
+        m_labels.emplace_back(label, i);
+    }
+}
+
+void Board::addShades() {
+    for (const BoardShade& shade : m_content.shades) {
+        auto* rect = new QCPItemRect(this);
+        rect->setProperty("shade", true);
+        rect->setLayer(u"background"_s);
+        rect->topLeft->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        rect->bottomRight->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        rect->topLeft->setCoords(shade.from, 0.0);
+        rect->bottomRight->setCoords(shade.to, 1.0);
+        rect->setBrush(shade.colour);
+        rect->setPen(Qt::NoPen);
+        if (shade.word.isEmpty())
+            continue;
+        auto* word = new QCPItemText(this);
+        word->setProperty("shade", true);
+        word->setLayer(u"grid"_s);
+        word->position->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        word->position->setCoords(0.5 * (shade.from + shade.to), 0.97);
+        word->setPositionAlignment(Qt::AlignHCenter | Qt::AlignBottom);
+        word->setText(shade.word);
+        word->setFont(fonts::text(11));
+        word->setColor(m_look.theme().quietInk);
+    }
+}
+
+void Board::fitAxes() {
+    double low = std::numeric_limits<double>::infinity();
+    double high = -low;
+    double left = low;
+    double right = -low;
+    auto take = [&](const std::vector<double>& x, const std::vector<double>& y) {
+        for (size_t i = 0; i < y.size(); ++i) {
+            if (!std::isfinite(y[i]) || (m_content.xRange && !m_content.xRange->holds(x[i])))
+                continue;
+            low = std::min(low, y[i]);
+            high = std::max(high, y[i]);
+            left = std::min(left, x[i]);
+            right = std::max(right, x[i]);
+        }
+    };
+    for (const BoardSeries& series : m_content.series)
+        take(series.x, series.y);
+    for (const BoardBand& band : m_content.bands) {
+        take(band.x, band.low);
+        take(band.x, band.high);
+    }
+    if (!(low <= high)) { // nothing to show
+        low = 0.0;
+        high = 1.0;
+    }
+    if (m_content.xRange)
+        xAxis->setRange(m_content.xRange->low, m_content.xRange->high);
+    else if (left < right)
+        xAxis->setRange(left, right);
+    if (m_content.symmetric) {
+        const double reach = 1.12 * std::max({std::abs(low), std::abs(high), 1e-6});
+        yAxis->setRange(-reach, reach);
+    } else {
+        const double air = 0.07 * std::max(high - low, 1e-6);
+        yAxis->setRange(low - air, high + air);
+    }
+    yAxis->setNumberPrecision(yAxis->range().size() < 1.0 ? 2 : (yAxis->range().size() < 8.0 ? 1 : 0));
+}
+
+void Board::placeLabels() {
+    struct Place {
+        QCPItemText* item;
+        double x;
+        double y;
+    };
+    std::vector<Place> places;
+    for (const auto& [item, number] : m_labels) {
+        const BoardSeries& series = m_content.series[number];
+        for (size_t i = series.y.size(); i-- > 0;) {
+            if (!std::isfinite(series.y[i]) || !xAxis->range().contains(series.x[i]))
+                continue;
+            places.push_back({item, xAxis->coordToPixel(series.x[i]) + 6.0, yAxis->coordToPixel(series.y[i])});
+            break;
+        }
+    }
+    std::stable_sort(places.begin(), places.end(), [](const Place& a, const Place& b) { return a.y < b.y; });
+    std::vector<double> pixels;
+    for (const Place& place : places)
+        pixels.push_back(place.y);
+    spread(pixels, 15.0, axisRect()->top(), axisRect()->bottom());
+    for (size_t i = 0; i < places.size(); ++i)
+        places[i].item->position->setCoords(places[i].x, pixels[i]);
+}
+
+void Board::setCursor(std::optional<double> x, const QString& readout) {
+    m_cursor = x;
+    m_cursorLine->setVisible(x.has_value());
+    m_cursorText->setVisible(x.has_value() && !readout.isEmpty());
+    if (x) {
+        m_cursorLine->point1->setCoords(*x, 0.0);
+        m_cursorLine->point2->setCoords(*x, 1.0);
+        m_cursorText->setText(readout);
+        const double pixel = xAxis->coordToPixel(*x);
+        const bool rightHalf = pixel > axisRect()->center().x();
+        m_cursorText->position->setCoords(pixel + (rightHalf ? -6.0 : 6.0), 14.0);
+        m_cursorText->setPositionAlignment((rightHalf ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
+    }
+    layer(u"cursor"_s)->replot();
+}
+
+void Board::setEdges(std::optional<RpmRange> edges) {
+    m_edges = edges;
+    showEdges();
+    replot(QCustomPlot::rpQueuedReplot);
+}
+
+void Board::showEdges() {
+    for (size_t i = 0; i < 2; ++i) {
+        m_edgeLines[i]->setVisible(m_edges.has_value());
+        m_edgeGrips[i]->setVisible(m_edges.has_value());
+        if (!m_edges)
+            continue;
+        const double x = i == 0 ? m_edges->low : m_edges->high;
+        m_edgeLines[i]->point1->setCoords(x, 0.0);
+        m_edgeLines[i]->point2->setCoords(x, 1.0);
+        m_edgeGrips[i]->position->setCoords(x, 1.0);
+    }
+}
+
+int Board::edgeNear(double pixel) const {
+    if (!m_edges)
+        return -1;
+    const double low = std::abs(xAxis->coordToPixel(m_edges->low) - pixel);
+    const double high = std::abs(xAxis->coordToPixel(m_edges->high) - pixel);
+    if (std::min(low, high) > kGrabPixels + 6.0)
+        return -1;
+    return low < high ? 0 : 1;
+}
+
+void Board::showStretch(double from, double to) {
+    m_stretch->setVisible(true);
+    m_stretch->topLeft->setCoords(std::min(from, to), 0.0);
+    m_stretch->bottomRight->setCoords(std::max(from, to), 1.0);
+    layer(u"cursor"_s)->replot();
+}
+
+void Board::mousePressEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton) {
+        m_draggedEdge = edgeNear(event->position().x());
+        m_pressedAt = event->position().x();
+    }
+    QCustomPlot::mousePressEvent(event);
+}
+
+void Board::mouseMoveEvent(QMouseEvent* event) {
+    const double pixel = event->position().x();
+    const double x = xAxis->pixelToCoord(pixel);
+    if (m_draggedEdge >= 0 && m_edges) {
+        double& edge = m_draggedEdge == 0 ? m_edges->low : m_edges->high;
+        edge = std::clamp(x, xAxis->range().lower, xAxis->range().upper);
+        showEdges();
+        replot(QCustomPlot::rpQueuedReplot);
+    } else if (m_pressedAt && m_stretchable && std::abs(pixel - *m_pressedAt) > kFewestStretchPixels) {
+        showStretch(xAxis->pixelToCoord(*m_pressedAt), x);
+    }
+    static_cast<QWidget*>(this)->setCursor(edgeNear(pixel) >= 0 ? Qt::SizeHorCursor : Qt::ArrowCursor);
+    if (xAxis->range().contains(x))
+        Q_EMIT cursorMoved(x);
+    QCustomPlot::mouseMoveEvent(event);
+}
+
+void Board::mouseReleaseEvent(QMouseEvent* event) {
+    const double pixel = event->position().x();
+    if (m_draggedEdge >= 0 && m_edges && m_pressedAt && std::abs(pixel - *m_pressedAt) > 2.0) {
+        Q_EMIT edgesDragged(m_edges->low, m_edges->high);
+    } else if (m_pressedAt && m_stretchable && std::abs(pixel - *m_pressedAt) > kFewestStretchPixels) {
+        const double a = xAxis->pixelToCoord(*m_pressedAt);
+        const double b = xAxis->pixelToCoord(pixel);
+        Q_EMIT stretchDragged(std::min(a, b), std::max(a, b));
+    }
+    m_draggedEdge = -1;
+    m_pressedAt.reset();
+    if (m_stretch->visible()) {
+        m_stretch->setVisible(false);
+        layer(u"cursor"_s)->replot();
+    }
+    QCustomPlot::mouseReleaseEvent(event);
+}
+
+void Board::keyPressEvent(QKeyEvent* event) {
+    const bool left = event->key() == Qt::Key_Left;
+    if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down) {
+        Q_EMIT stepped(event->key() == Qt::Key_Up ? -1 : 1);
+        return;
+    }
+    if (!left && event->key() != Qt::Key_Right)
+        return QCustomPlot::keyPressEvent(event);
+    const QCPRange range = xAxis->range();
+    const double step = (event->modifiers().testFlag(Qt::ShiftModifier) ? 0.1 : 0.01) * range.size();
+    const double from = m_cursor.value_or(range.center());
+    Q_EMIT cursorMoved(std::clamp(from + (left ? -step : step), range.lower, range.upper));
+}
+
+} // namespace hillrun

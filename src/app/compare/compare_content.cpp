@@ -1,0 +1,232 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/compare/compare_content.h"
+
+#include "app/look/words.h"
+#include "core/compare/judge.h"
+#include "core/pull/channels.h"
+
+#include <cmath>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+int buildNumber(const TestDay& day, const std::string& id) {
+    for (size_t i = 0; i < day.builds.size(); ++i)
+        if (day.builds[i].id == id)
+            return static_cast<int>(i);
+    return 0;
+}
+
+std::vector<double> inUnits(const std::vector<double>& values_w, const std::vector<double>& rpm, const CompareView& view) {
+    std::vector<double> out;
+    for (size_t i = 0; i < values_w.size(); ++i)
+        out.push_back(view.quantity == Quantity::Power
+                          ? powerIn(view.units.power, values_w[i])
+                          : torqueIn(view.units.torque, values_w[i] / angularSpeed(rpm[i])));
+    return out;
+}
+
+QString unitText(const CompareView& view) {
+    return QString::fromUtf8(view.quantity == Quantity::Power ? powerUnitText(view.units.power)
+                                                              : torqueUnitText(view.units.torque));
+}
+
+QString quantityText(const CompareView& view) {
+    return view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque");
+}
+
+QString schoolText(CurveSchool school) {
+    switch (school) {
+    case CurveSchool::Best:
+        return QObject::tr("best pull, without an interval");
+    case CurveSchool::Median:
+        return QObject::tr("median pull, without an interval");
+    case CurveSchool::LastSettled:
+        return QObject::tr("last pull, without an interval");
+    case CurveSchool::Mean:
+        break;
+    }
+    return QObject::tr("mean of the pulls");
+}
+
+const Edges& judgedBand(const Comparison& c) { return c.namedBeforehand ? c.simultaneous95_w : c.family95_w; }
+
+double valueAt(const std::vector<double>& rpm, const std::vector<double>& values, double at) {
+    for (size_t i = 1; i < rpm.size(); ++i) {
+        if (at < rpm[i - 1] || at > rpm[i])
+            continue;
+        const double share = (at - rpm[i - 1]) / (rpm[i] - rpm[i - 1]);
+        return values[i - 1] + share * (values[i] - values[i - 1]);
+    }
+    return std::nan("");
+}
+
+} // namespace
+
+std::optional<RpmRange> boardRange(const DayAnalysis& analysis, const CompareView& view) {
+    std::optional<RpmRange> out;
+    for (const std::string& id : {view.from, view.to}) {
+        const BuildResult* build = analysis.findBuild(id);
+        if (!build)
+            continue;
+        for (size_t i = 0; i < analysis.rpm.size(); ++i) {
+            if (!std::isfinite(build->power_w[i]))
+                continue;
+            if (!out)
+                out = RpmRange{analysis.rpm[i], analysis.rpm[i]};
+            out->low = std::min(out->low, analysis.rpm[i]);
+            out->high = std::max(out->high, analysis.rpm[i]);
+        }
+    }
+    return out;
+}
+
+BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view, const Theme& theme) {
+    BoardContent out;
+    out.title = QObject::tr("%1, %2 \u00B7 %3").arg(quantityText(view), unitText(view), schoolText(view.school));
+    out.xRange = boardRange(analysis, view);
+    for (const std::string& id : {view.from, view.to}) {
+        const SchoolCurve curve = schoolCurve(analysis, id, view.school);
+        if (curve.rpm.empty())
+            continue;
+        BoardSeries series;
+        series.x = curve.rpm;
+        series.y = inUnits(curve.power_w, curve.rpm, view);
+        series.pen = theme.buildPen(buildNumber(day, id), 2.0);
+        series.label = curve.pull.empty() ? qs(id) : u"%1 %2"_s.arg(qs(id), qs(curve.pull));
+        out.series.push_back(std::move(series));
+    }
+    return out;
+}
+
+BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& view, const Theme& theme) {
+    BoardContent out;
+    out.xTitle = u"rpm"_s;
+    out.xRange = boardRange(analysis, view);
+    out.zeroLine = true;
+    out.symmetric = true;
+    out.title = QObject::tr("Difference %1 \u2212 %2, %3").arg(qs(view.to), qs(view.from), unitText(view));
+    const Comparison* c = analysis.find(view.from, view.to);
+    if (!c)
+        return out;
+    if (c->hasInterval) {
+        out.title += QObject::tr(" \u00B7 band: 95\u00A0% for the whole curve");
+        QColor colour = theme.quietInk;
+        colour.setAlpha(theme.dark ? 80 : 60);
+        out.bands.push_back({c->rpm, inUnits(judgedBand(*c).low, c->rpm, view), inUnits(judgedBand(*c).high, c->rpm, view), colour});
+    }
+    if (!c->protectedFromDrift)
+        out.title += QObject::tr(" \u00B7 not separable from drift");
+    out.series.push_back({c->rpm, inUnits(c->delta_w, c->rpm, view), QPen(theme.ink, 2.0), {}});
+    return out;
+}
+
+QString cursorText(const DayAnalysis& analysis, const CompareView& view, double rpm) {
+    QString text = qs(rpmText(std::round(rpm / 10.0) * 10.0)) + u"\u00A0rpm"_s;
+    for (const std::string& id : {view.from, view.to}) {
+        const SchoolCurve curve = schoolCurve(analysis, id, view.school);
+        const double value = valueAt(curve.rpm, inUnits(curve.power_w, curve.rpm, view), rpm);
+        if (std::isfinite(value))
+            text += u"  %1 %2"_s.arg(qs(id)).arg(value, 0, 'f', 1);
+    }
+    const Comparison* c = analysis.find(view.from, view.to);
+    if (!c)
+        return text;
+    const double delta = valueAt(c->rpm, inUnits(c->delta_w, c->rpm, view), rpm);
+    const double half = 0.5 * (valueAt(c->rpm, inUnits(judgedBand(*c).high, c->rpm, view), rpm) -
+                               valueAt(c->rpm, inUnits(judgedBand(*c).low, c->rpm, view), rpm));
+    if (std::isfinite(delta))
+        text += u"  \u0394 "_s + qs(withInterval(delta, half, unitText(view).toStdString(), true));
+    return text;
+}
+
+std::vector<BandRow> bandRows(const Comparison& c, const CompareView& view) {
+    std::vector<BandRow> out;
+    for (size_t i = 0; i < c.bands.size(); ++i) {
+        const BandResult& band = c.bands[i];
+        BandRow row;
+        row.range = rangeText(band.range_rpm);
+        const double half = 0.5 * (band.high_w - band.low_w);
+        const double perWatt = band.delta_w != 0.0 ? band.deltaTorque_nm / band.delta_w : 0.0;
+        row.difference = view.quantity == Quantity::Power
+                             ? powerDifference(band.delta_w, half, view.units)
+                             : torqueDifference(band.deltaTorque_nm, std::abs(perWatt) * half, view.units);
+        row.percent = percentText(band.percent, 1);
+        const bool may = c.hasInterval && (c.protectedFromDrift || c.boundDeclared);
+        row.sure = may && band.low_w > 0.0 ? QObject::tr("gain")
+                                           : (may && band.high_w < 0.0 ? QObject::tr("loss") : QObject::tr("cannot tell"));
+        row.asked = band.asked;
+        out.push_back(row);
+    }
+    return out;
+}
+
+QStringList peakLines(const Comparison& c, const CompareView& view) {
+    QStringList out;
+    auto half = [](const PeakDifference& p) { return 0.5 * (p.high - p.low); };
+    out << QObject::tr("Peak power  %1").arg(powerDifference(c.peakPower_w.delta, half(c.peakPower_w), view.units));
+    out << QObject::tr("Peak torque  %1").arg(torqueDifference(c.peakTorque_nm.delta, half(c.peakTorque_nm), view.units));
+    out << QObject::tr("Peak power moves  %1").arg(
+        qs(withInterval(c.peakPowerShift_rpm.delta, half(c.peakPowerShift_rpm), "rpm", true)));
+    if (c.peakPower_w.atEnd)
+        out << QObject::tr("Some pull still rises where it ends: raise the end speed by 100 rpm.");
+    QStringList crossings;
+    for (const double rpm : c.crossovers_rpm)
+        crossings << qs(rpmText(std::round(rpm / 10.0) * 10.0));
+    out << (crossings.isEmpty() ? QObject::tr("The lines do not clearly cross.")
+                                : QObject::tr("The lines cross at %1 rpm").arg(crossings.join(QObject::tr(" and "))));
+    return out;
+}
+
+QString changedText(const Comparison& c) {
+    if (c.changed.empty())
+        return QObject::tr("No change noted: say in the day what differs.");
+    QStringList lines;
+    for (const Change& change : c.changed)
+        lines << u"%1: %2 \u2192 %3"_s.arg(qs(change.part), qs(change.from), qs(change.to));
+    if (c.changed.size() > 1)
+        lines.prepend(QObject::tr("%1 changes together; the effect is joint").arg(c.changed.size()));
+    return lines.join(u'\n');
+}
+
+QString likeText(const Comparison& c, bool* differs) {
+    QStringList wrong;
+    int matched = 0;
+    for (const LikeForLike& row : c.likeForLike) {
+        if (row.verdict == LikeVerdict::Matched)
+            ++matched;
+        else if (row.verdict == LikeVerdict::NotRecorded)
+            wrong << QObject::tr("%1 was recorded in one build only").arg(qs(channelLabel(row.channel)));
+        else
+            wrong << QObject::tr("%1 differs by %2 %3 (tolerance %4)")
+                         .arg(qs(channelLabel(row.channel)), QString::number(row.difference, 'g', 3),
+                              row.unit == "1" ? QString() : qs(row.unit), QString::number(row.tolerance));
+    }
+    if (differs)
+        *differs = !wrong.isEmpty();
+    if (wrong.isEmpty())
+        return c.likeForLike.empty() ? QObject::tr("Nothing else was recorded to compare.")
+                                     : QObject::tr("Like for like: all %1 checks matched").arg(matched);
+    return wrong.join(u'\n');
+}
+
+QString leftOutText(const DayAnalysis& analysis, bool* warns) {
+    QStringList lines;
+    bool warn = false;
+    for (const PullResult& pull : analysis.pulls) {
+        if (!pull.used)
+            lines << QObject::tr("Left out: %1 (%2), %3").arg(qs(pull.id), qs(pull.build), qs(pull.whyLeftOut));
+        for (const PullFlag& flag : pull.flags) {
+            lines << QObject::tr("Look at %1 (%2): %3").arg(qs(pull.id), qs(pull.build), flagText(flag));
+            warn = true;
+        }
+    }
+    if (warns)
+        *warns = warn;
+    return lines.isEmpty() ? QObject::tr("No pull was left out.") : lines.join(u'\n');
+}
+
+} // namespace hillrun

@@ -1,0 +1,56 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/board/board.h"
+#include "app/document/selection.h"
+#include "core/compare/analyse.h"
+
+#include <QString>
+#include <QStringList>
+
+// What the Compare page shows, made from the analysis without any widget.
+
+namespace hillrun {
+
+/// What the user looks at, as plain values.
+struct CompareView {
+    std::string from;
+    std::string to;
+    Quantity quantity = Quantity::Power;
+    CurveSchool school = CurveSchool::Mean;
+    DisplayUnits units;
+    bool operator==(const CompareView&) const = default;
+};
+
+/// The builds' curves; others than the pair stay out of the picture.
+BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view, const Theme& theme);
+/// The difference with its simultaneous band.
+BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& view, const Theme& theme);
+/// The curves' and the difference's values at a speed, in one line.
+QString cursorText(const DayAnalysis& analysis, const CompareView& view, double rpm);
+
+/// The range of speed that both boards show.
+std::optional<RpmRange> boardRange(const DayAnalysis& analysis, const CompareView& view);
+
+/// One row of the bands table.
+struct BandRow {
+    QString range;
+    QString difference;
+    QString percent;
+    QString sure; ///< "gain", "loss" or "cannot tell" from its interval
+    int asked = -1; ///< number among the bands asked for; -1: always shown
+    bool operator==(const BandRow&) const = default;
+};
+std::vector<BandRow> bandRows(const Comparison& comparison, const CompareView& view);
+
+/// Peaks, their shift and crossovers, in a few lines.
+QStringList peakLines(const Comparison& comparison, const CompareView& view);
+/// "collector: 450 mm → 600 mm", under "One change" or "3 changes together".
+QString changedText(const Comparison& comparison);
+/// "12 channels matched" or what differs.
+QString likeText(const Comparison& comparison, bool* differs = nullptr);
+/// What was left out and why, and what is in use but does not look right.
+QString leftOutText(const DayAnalysis& analysis, bool* warns = nullptr);
+
+} // namespace hillrun

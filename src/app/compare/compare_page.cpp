@@ -1,0 +1,372 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/compare/compare_page.h"
+
+#include "app/look/words.h"
+#include "core/compare/judge.h"
+
+#include <QHeaderView>
+#include <QKeyEvent>
+#include <QRegularExpression>
+#include <QScrollArea>
+#include <QStyle>
+#include <QVBoxLayout>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+QLabel* makeLabel(const QString& name, QWidget* parent) {
+    auto* label = new QLabel(parent);
+    label->setObjectName(name);
+    label->setWordWrap(true);
+    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    return label;
+}
+
+void setWarning(QLabel* label, bool warning) {
+    if (label->property("warning").toBool() == warning)
+        return;
+    label->setProperty("warning", warning);
+    label->style()->unpolish(label);
+    label->style()->polish(label);
+}
+
+/// The strong mark beside the answer.
+QColor markOf(const Comparison* c, const Theme& t) {
+    if (!c)
+        return t.rule;
+    switch (c->verdict) {
+    case VerdictKind::Gain:
+    case VerdictKind::Mixed:
+        return t.gain;
+    case VerdictKind::Loss:
+        return t.loss;
+    case VerdictKind::NotComparable:
+        return t.stop;
+    case VerdictKind::NoDifference:
+    case VerdictKind::CannotTell:
+        break;
+    }
+    return t.unresolved;
+}
+
+} // namespace
+
+ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
+    : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
+    setObjectName(u"comparePage"_s);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(16, 12, 16, 12);
+    layout->setSpacing(8);
+    layout->addWidget(makeHead());
+    m_split = new QSplitter(Qt::Horizontal, this);
+    m_split->setObjectName(u"compareSplit"_s);
+    m_split->addWidget(makeBoards());
+    m_split->addWidget(makeSide(actions));
+    m_split->setStretchFactor(0, 1);
+    m_split->setStretchFactor(1, 0);
+    m_split->setSizes({780, 372});
+    m_split->setChildrenCollapsible(false);
+    layout->addWidget(m_split, 1);
+    connectParts();
+    refresh();
+}
+
+QWidget* ComparePage::makeHead() {
+    auto* head = new QWidget(this);
+    auto* row = new QHBoxLayout(head);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(12);
+    m_answerMark = new QWidget(head);
+    m_answerMark->setObjectName(u"answerMark"_s);
+    m_answerMark->setFixedWidth(6);
+    m_answerMark->setAutoFillBackground(true);
+    m_answer = makeLabel(u"answer"_s, head);
+    m_answer->setAccessibleName(tr("Answer"));
+    m_answer->setMinimumHeight(30);
+    m_caution = makeLabel(u"caution"_s, head);
+    m_caution->setProperty("quiet", true);
+    auto* words = new QVBoxLayout;
+    words->setSpacing(2);
+    words->addWidget(m_answer);
+    words->addWidget(m_caution);
+    row->addWidget(m_answerMark);
+    row->addLayout(words, 1);
+    return head;
+}
+
+QWidget* ComparePage::makeBoards() {
+    auto* frame = new QFrame(this);
+    frame->setProperty("panel", true);
+    auto* column = new QVBoxLayout(frame);
+    column->setContentsMargins(1, 4, 1, 1);
+    column->setSpacing(0);
+    auto* tools = new QHBoxLayout;
+    tools->setContentsMargins(8, 2, 8, 0);
+    m_school = new QComboBox(frame);
+    m_school->setObjectName(u"schoolChoice"_s);
+    m_school->setAccessibleName(tr("Show as"));
+    m_school->setToolTip(tr("Which curve stands for a build. The difference always comes from all its pulls."));
+    m_school->setProperty("flat", true);
+    m_school->addItems({tr("Mean of the pulls"), tr("Best pull"), tr("Median pull"), tr("Last settled pull")});
+    m_quantity = new QToolButton(frame);
+    m_quantity->setObjectName(u"quantityButton"_s);
+    m_quantity->setProperty("flat", true);
+    tools->addWidget(m_school);
+    tools->addWidget(m_quantity);
+    tools->addStretch(1);
+    auto* hint = new QLabel(tr("drag across the curves to add a band"), frame);
+    hint->setProperty("quiet", true);
+    hint->setProperty("small", true);
+    tools->addWidget(hint);
+    column->addLayout(tools);
+    m_curves = new Board(m_look, u"curvesBoard"_s, frame);
+    m_curves->setStretchable(true);
+    m_ribbon = new GainRibbon(m_look, frame);
+    m_difference = new Board(m_look, u"differenceBoard"_s, frame);
+    m_difference->setStretchable(true);
+    column->addWidget(m_curves, 5);
+    column->addWidget(m_ribbon);
+    column->addWidget(m_difference, 4);
+    return frame;
+}
+
+QWidget* ComparePage::makeSide(ActionRegistry& actions) {
+    auto* inside = new QWidget(this);
+    inside->setObjectName(u"compareSide"_s);
+    auto* column = new QVBoxLayout(inside);
+    column->setContentsMargins(8, 0, 4, 0);
+    column->setSpacing(8);
+    m_fromCard = new BuildCard(m_look, tr("From: the build that is compared against"), u"fromCard"_s, inside);
+    m_toCard = new BuildCard(m_look, tr("To: the build that is looked at"), u"toCard"_s, inside);
+    auto* swap = new QToolButton(inside);
+    swap->setObjectName(u"swapButton"_s);
+    swap->setDefaultAction(actions.get("compare.swap"));
+    swap->setToolButtonStyle(Qt::ToolButtonIconOnly);
+    swap->setIconSize({20, 20});
+    swap->setAccessibleName(tr("Swap the two builds"));
+    auto* cards = new QVBoxLayout;
+    cards->setSpacing(4);
+    cards->addWidget(m_fromCard);
+    cards->addWidget(m_toCard);
+    auto* pair = new QHBoxLayout;
+    pair->setSpacing(6);
+    pair->addLayout(cards, 1);
+    pair->addWidget(swap, 0, Qt::AlignVCenter);
+    column->addLayout(pair);
+    m_changed = makeLabel(u"changedText"_s, inside);
+    m_changed->setProperty("title", true);
+    m_like = makeLabel(u"likeText"_s, inside);
+    m_like->setProperty("quiet", true);
+    column->addWidget(m_changed);
+    column->addWidget(m_like);
+    m_bands = new BandModel(m_look, this);
+    m_bandTable = new QTableView(inside);
+    m_bandTable->setObjectName(u"bandTable"_s);
+    m_bandTable->setAccessibleName(tr("Average differences by band"));
+    m_bandTable->setModel(m_bands);
+    m_bandTable->verticalHeader()->hide();
+    m_bandTable->verticalHeader()->setDefaultSectionSize(26);
+    m_bandTable->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    m_bandTable->horizontalHeader()->setStretchLastSection(true);
+    m_bandTable->horizontalHeader()->setHighlightSections(false);
+    m_bandTable->setShowGrid(false);
+    m_bandTable->setSelectionBehavior(QAbstractItemView::SelectRows);
+    m_bandTable->setTabKeyNavigation(false);
+    m_bandTable->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_bandTable->installEventFilter(this);
+    column->addWidget(m_bandTable);
+    m_peaks = makeLabel(u"peakText"_s, inside);
+    column->addWidget(m_peaks);
+    m_leftOut = makeLabel(u"leftOutText"_s, inside);
+    column->addWidget(m_leftOut);
+    column->addStretch(1);
+    auto* scroll = new QScrollArea(this);
+    scroll->setWidget(inside);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setMinimumWidth(340);
+    return scroll;
+}
+
+void ComparePage::connectParts() {
+    connect(&m_document, &DayDocument::analysisReady, this, &ComparePage::refresh);
+    connect(&m_selection, &Selection::pairChanged, this, &ComparePage::refresh);
+    connect(&m_selection, &Selection::viewChanged, this, &ComparePage::refresh);
+    connect(&m_selection, &Selection::cursorChanged, this, &ComparePage::refreshCursor);
+    connect(&m_look, &Look::changed, this, &ComparePage::refresh);
+    for (Board* board : {m_curves, m_difference}) {
+        connect(board, &Board::cursorMoved, &m_selection, [this](double rpm) { m_selection.setCursor(rpm); });
+        connect(board, &Board::stepped, this, &ComparePage::stepTo);
+        connect(board, &Board::stretchDragged, this, [this](double low, double high) {
+            addBand({std::round(low / 50.0) * 50.0, std::round(high / 50.0) * 50.0});
+        });
+    }
+    connect(m_school, &QComboBox::activated, &m_selection,
+            [this](int index) { m_selection.setSchool(static_cast<CurveSchool>(index)); });
+    connect(m_quantity, &QToolButton::clicked, &m_selection, [this] {
+        m_selection.setQuantity(m_selection.quantity() == Quantity::Power ? Quantity::Torque : Quantity::Power);
+    });
+    connect(m_fromCard, &BuildCard::buildChosen, &m_selection, [this](const QString& build) {
+        const std::string id = build.toStdString();
+        m_selection.setPair(id, id == m_selection.to() ? m_selection.from() : m_selection.to());
+    });
+    connect(m_toCard, &BuildCard::buildChosen, &m_selection, [this](const QString& build) {
+        const std::string id = build.toStdString();
+        m_selection.setPair(id == m_selection.from() ? m_selection.to() : m_selection.from(), id);
+    });
+}
+
+CompareView ComparePage::view() const {
+    return {m_selection.from(), m_selection.to(), m_selection.quantity(), m_selection.school(), m_selection.units()};
+}
+
+void ComparePage::settlePair() {
+    const auto analysis = m_document.analysis();
+    const TestDay& day = m_document.day();
+    const bool known = findBuild(day, m_selection.from()) && findBuild(day, m_selection.to());
+    if (!known && day.builds.size() >= 2) {
+        const bool has = analysis && !analysis->comparisons.empty();
+        m_selection.setPair(has ? analysis->comparisons.front().from : day.builds[0].id,
+                            has ? analysis->comparisons.front().to : day.builds[1].id);
+        return;
+    }
+    if (!analysis || !known || analysis->find(m_selection.from(), m_selection.to()))
+        return;
+    if (!analysis->findBuild(m_selection.from()) || !analysis->findBuild(m_selection.to()))
+        return;
+    AnalysisSettings settings = m_document.settings(); // a pair outside the usual ones: have it worked out too
+    settings.alsoPairs = {{m_selection.from(), m_selection.to()}};
+    m_document.setSettings(settings);
+}
+
+void ComparePage::refresh() {
+    settlePair();
+    const auto analysis = m_document.analysis();
+    const CompareView now = view();
+    const Comparison* comparison = analysis ? analysis->find(now.from, now.to) : nullptr;
+    refreshAnswer(analysis.get(), comparison);
+    refreshSide(analysis.get(), comparison);
+    const Theme& theme = m_look.theme();
+    if (analysis) {
+        m_curves->setContent(curvesContent(m_document.day(), *analysis, now, theme));
+        m_difference->setContent(differenceContent(*analysis, now, theme));
+        const RpmRange axis = boardRange(*analysis, now).value_or(RpmRange{});
+        m_ribbon->setRegions(comparison ? comparison->regions : std::vector<Region>{}, axis,
+                             analysis->settings.reduce.grid_rpm);
+    } else {
+        m_curves->setContent({});
+        m_difference->setContent({});
+        m_ribbon->setRegions({}, {}, 50.0);
+    }
+    refreshCursor();
+}
+
+void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison) {
+    const Theme& t = m_look.theme();
+    m_answerMark->setStyleSheet(u"background: %1;"_s.arg(markOf(comparison, t).name()));
+    if (comparison)
+        m_answer->setText(qs(summary(*comparison, m_selection.units())));
+    else if (!m_document.isOpen())
+        m_answer->setText(tr("No day is open."));
+    else if (!analysis)
+        m_answer->setText(tr("Working the day out \u2026"));
+    else if (!analysis->whyNoComparison.empty())
+        m_answer->setText(tr("Nothing to compare yet: %1.").arg(qs(analysis->whyNoComparison)));
+    else
+        m_answer->setText(tr("Choose two builds with pulls in use."));
+    QStringList cautions;
+    if (analysis && analysis->model && analysis->model->drift.identified && analysis->model->degreesOfFreedom > 0)
+        cautions << tr("Drift of %1 per hour is taken out").arg(percentText(100.0 * std::expm1(analysis->model->drift.perHour)));
+    if (analysis && analysis->model && analysis->model->degreesOfFreedom > 0)
+        cautions << tr("one pull repeats within %1\u00A0%").arg(100.0 * analysis->model->levelSd, 0, 'f', 2);
+    if (analysis)
+        for (const std::string& note : analysis->notes)
+            cautions << qs(note).remove(QRegularExpression(u"\\.$"_s));
+    if (!m_document.isOpen())
+        cautions << tr("Open a day folder or a package with Ctrl+O, or drop logger files on the window");
+    m_caution->setText(cautions.isEmpty() ? QString() : cautions.mid(0, 4).join(u" \u00B7 "_s) + u"."_s);
+    m_caution->setToolTip(cautions.join(u"\n"_s));
+}
+
+void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* comparison) {
+    const CompareView now = view();
+    m_fromCard->show(m_document.day(), analysis, now.from, now.units);
+    m_toCard->show(m_document.day(), analysis, now.to, now.units);
+    m_fromCard->setEnabled(m_document.isOpen());
+    m_toCard->setEnabled(m_document.isOpen());
+    m_school->setCurrentIndex(static_cast<int>(now.school));
+    m_quantity->setText(now.quantity == Quantity::Power ? tr("Power") : tr("Torque"));
+    m_quantity->setToolTip(now.quantity == Quantity::Power ? tr("Show torque instead") : tr("Show power instead"));
+    m_changed->setText(comparison ? changedText(*comparison) : QString());
+    bool differs = false;
+    m_like->setText(comparison ? likeText(*comparison, &differs) : QString());
+    setWarning(m_like, differs);
+    m_bands->setRows(comparison ? bandRows(*comparison, now) : std::vector<BandRow>{});
+    m_bandTable->setVisible(comparison != nullptr);
+    m_bandTable->setFixedHeight(30 + 26 * std::clamp(m_bands->rowCount(), 1, 8));
+    m_peaks->setText(comparison ? peakLines(*comparison, now).join(u'\n') : QString());
+    bool warns = false;
+    m_leftOut->setText(analysis && !analysis->pulls.empty() ? leftOutText(*analysis, &warns) : QString());
+    setWarning(m_leftOut, warns);
+}
+
+void ComparePage::refreshCursor() {
+    const auto analysis = m_document.analysis();
+    const auto rpm = m_selection.cursor();
+    if (!analysis || !rpm || !analysis->model) {
+        m_curves->setCursor(std::nullopt, {});
+        m_difference->setCursor(std::nullopt, {});
+        return;
+    }
+    m_curves->setCursor(rpm, cursorText(*analysis, view(), *rpm));
+    m_difference->setCursor(rpm, {});
+}
+
+void ComparePage::stepTo(int by) {
+    const auto& builds = m_document.day().builds;
+    const int count = static_cast<int>(builds.size());
+    for (int i = 0; i < count; ++i) {
+        if (builds[static_cast<size_t>(i)].id != m_selection.to())
+            continue;
+        for (int next = i + by; next >= 0 && next < count; next += by) {
+            if (builds[static_cast<size_t>(next)].id == m_selection.from())
+                continue;
+            m_selection.setPair(m_selection.from(), builds[static_cast<size_t>(next)].id);
+            return;
+        }
+    }
+}
+
+void ComparePage::addBand(const RpmRange& band) {
+    if (!(band.high > band.low))
+        return;
+    AnalysisSettings settings = m_document.settings();
+    if (std::find(settings.bands.begin(), settings.bands.end(), band) != settings.bands.end())
+        return;
+    settings.bands.push_back(band);
+    m_document.setSettings(settings);
+}
+
+void ComparePage::removeSelectedBand() {
+    const BandRow* row = m_bands->rowAt(m_bandTable->currentIndex().row());
+    AnalysisSettings settings = m_document.settings();
+    if (!row || row->asked < 0 || row->asked >= static_cast<int>(settings.bands.size()))
+        return;
+    settings.bands.erase(settings.bands.begin() + row->asked);
+    m_document.setSettings(settings);
+}
+
+bool ComparePage::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == m_bandTable && event->type() == QEvent::KeyPress &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Delete) {
+        removeSelectedBand();
+        return true;
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+} // namespace hillrun

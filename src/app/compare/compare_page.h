@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/compare/band_model.h"
+#include "app/compare/build_card.h"
+#include "app/compare/gain_ribbon.h"
+#include "app/document/day_document.h"
+#include "app/document/selection.h"
+#include "app/shell/action_registry.h"
+
+#include <QSplitter>
+#include <QTableView>
+#include <QToolButton>
+
+namespace hillrun {
+
+/// The answer: one sentence, two builds, their curves and difference on one axis, bands, peaks, what was left out.
+class ComparePage : public QWidget {
+    Q_OBJECT
+public:
+    ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
+                QWidget* parent = nullptr);
+    [[nodiscard]] CompareView view() const;
+    void stepTo(int by); ///< the next or previous build to look at
+    void addBand(const RpmRange& band);
+    void removeSelectedBand();
+    [[nodiscard]] QByteArray splitState() const { return m_split->saveState(); }
+    void restoreSplit(const QByteArray& state) { m_split->restoreState(state); }
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    QWidget* makeHead();
+    QWidget* makeBoards();
+    QWidget* makeSide(ActionRegistry& actions);
+    void connectParts();
+    void refresh();
+    void refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison);
+    void refreshSide(const DayAnalysis* analysis, const Comparison* comparison);
+    void refreshCursor();
+    /// Chooses a pair that makes sense and sees to it that it is worked out.
+    void settlePair();
+
+    DayDocument& m_document;
+    Selection& m_selection;
+    Look& m_look;
+    QWidget* m_answerMark = nullptr;
+    QLabel* m_answer = nullptr;
+    QLabel* m_caution = nullptr;
+    QComboBox* m_school = nullptr;
+    QToolButton* m_quantity = nullptr;
+    Board* m_curves = nullptr;
+    Board* m_difference = nullptr;
+    GainRibbon* m_ribbon = nullptr;
+    BuildCard* m_fromCard = nullptr;
+    BuildCard* m_toCard = nullptr;
+    QLabel* m_changed = nullptr;
+    QLabel* m_like = nullptr;
+    BandModel* m_bands = nullptr;
+    QTableView* m_bandTable = nullptr;
+    QLabel* m_peaks = nullptr;
+    QLabel* m_leftOut = nullptr;
+    QSplitter* m_split = nullptr;
+};
+
+} // namespace hillrun

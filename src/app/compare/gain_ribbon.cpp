@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/compare/gain_ribbon.h"
+
+#include "app/board/board.h"
+
+#include <QPainter>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+
+GainRibbon::GainRibbon(Look& look, QWidget* parent) : QWidget(parent), m_look(look) {
+    setObjectName(u"gainRibbon"_s);
+    setAccessibleName(tr("Gain ribbon"));
+    setToolTip(tr("Where the change gives, where it costs, and where nobody can tell yet"));
+    setFixedHeight(22);
+    connect(&m_look, &Look::changed, this, [this] { update(); });
+}
+
+void GainRibbon::setRegions(std::vector<Region> regions, const RpmRange& axis, double step_rpm) {
+    m_regions = std::move(regions);
+    m_axis = axis;
+    m_step_rpm = step_rpm;
+    update();
+}
+
+void GainRibbon::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const Theme& t = m_look.theme();
+    painter.fillRect(rect(), t.panel);
+    if (!(m_axis.high > m_axis.low))
+        return;
+    const double left = Board::kLeft;
+    const double wide = width() - Board::kLeft - Board::kRight;
+    auto xOf = [&](double rpm) {
+        return left + wide * (std::clamp(rpm, m_axis.low, m_axis.high) - m_axis.low) / (m_axis.high - m_axis.low);
+    };
+    painter.setFont(fonts::text(11, true));
+    for (const Region& region : m_regions) {
+        const double from = xOf(region.range_rpm.low - m_step_rpm / 2);
+        const double to = xOf(region.range_rpm.high + m_step_rpm / 2);
+        const QRectF box(from, 3, to - from, height() - 6);
+        QString word;
+        if (region.kind == RegionKind::Unresolved) {
+            painter.fillRect(box, QBrush(t.unresolved, Qt::BDiagPattern));
+            word = tr("cannot tell");
+        } else {
+            const bool gain = region.kind == RegionKind::Gain;
+            painter.fillRect(box, gain ? t.gain : t.loss);
+            if (!gain)
+                painter.fillRect(box, QBrush(QColor(255, 255, 255, 70), Qt::HorPattern));
+            word = gain ? tr("gain") : tr("loss");
+        }
+        const double needed = painter.fontMetrics().horizontalAdvance(word) + 14.0;
+        if (box.width() < needed)
+            continue;
+        if (region.kind == RegionKind::Unresolved) {
+            painter.fillRect(QRectF(box.center().x() - needed / 2, box.top(), needed, box.height()), t.panel);
+            painter.setPen(t.quietInk);
+        } else {
+            painter.setPen(t.dark ? t.ground : t.panel);
+        }
+        painter.drawText(box, Qt::AlignCenter, word);
+    }
+}
+
+} // namespace hillrun

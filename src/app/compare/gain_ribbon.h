@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/look/theme.h"
+#include "core/compare/comparison.h"
+
+#include <QWidget>
+
+namespace hillrun {
+
+/// Gain, loss and unresolved along the rpm axis of the boards above and below it; told apart by shade and hatch too.
+class GainRibbon : public QWidget {
+    Q_OBJECT
+public:
+    explicit GainRibbon(Look& look, QWidget* parent = nullptr);
+    void setRegions(std::vector<Region> regions, const RpmRange& axis, double step_rpm);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    Look& m_look;
+    std::vector<Region> m_regions;
+    RpmRange m_axis;
+    double m_step_rpm = 50.0;
+};
+
+} // namespace hillrun

@@ -1,0 +1,38 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/document/day_reader.h"
+
+#include "core/errors/data_error.h"
+#include "formats/day_store.h"
+
+namespace hillrun {
+
+DayReader::~DayReader() {
+    if (m_thread.joinable())
+        m_thread.join();
+}
+
+void DayReader::read(const std::filesystem::path& path) {
+    if (m_thread.joinable())
+        m_thread.join();
+    const quint64 number = ++m_number;
+    m_thread = std::thread([this, path, number] {
+        TestDay day;
+        QString problem;
+        try {
+            day = readDay(path, BadPulls::Keep);
+        } catch (const std::exception& error) {
+            problem = QString::fromUtf8(error.what());
+        }
+        QMetaObject::invokeMethod(this, [this, path, number, day, problem] {
+            if (number != m_number)
+                return; // cancelled, or another day was asked for
+            if (problem.isEmpty())
+                Q_EMIT opened(path, day);
+            else
+                Q_EMIT failed(path, problem);
+        }, Qt::QueuedConnection);
+    });
+}
+
+} // namespace hillrun

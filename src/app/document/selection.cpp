@@ -1,0 +1,50 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/document/selection.h"
+
+namespace hillrun {
+
+void Selection::setPull(const std::string& pull) {
+    if (pull == m_pull)
+        return;
+    m_pull = pull;
+    Q_EMIT pullChanged();
+}
+
+void Selection::setPair(const std::string& from, const std::string& to) {
+    if (from == m_from && to == m_to)
+        return;
+    m_from = from;
+    m_to = to;
+    Q_EMIT pairChanged();
+}
+
+void Selection::setCursor(std::optional<double> rpm) {
+    if (rpm == m_cursor)
+        return;
+    m_cursor = rpm;
+    Q_EMIT cursorChanged();
+}
+
+void Selection::setQuantity(Quantity quantity) {
+    if (quantity == m_quantity)
+        return;
+    m_quantity = quantity;
+    Q_EMIT viewChanged();
+}
+
+void Selection::setSchool(CurveSchool school) {
+    if (school == m_school)
+        return;
+    m_school = school;
+    Q_EMIT viewChanged();
+}
+
+void Selection::setUnits(DisplayUnits units) {
+    if (units == m_units)
+        return;
+    m_units = units;
+    Q_EMIT viewChanged();
+}
+
+} // namespace hillrun

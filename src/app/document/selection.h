@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/schools.h"
+#include "core/units/units.h"
+
+#include <optional>
+#include <QObject>
+#include <string>
+
+namespace hillrun {
+
+enum class Quantity { Power, Torque };
+
+/// What the user looks at, shared by all pages and the day strip.
+class Selection : public QObject {
+    Q_OBJECT
+public:
+    using QObject::QObject;
+
+    [[nodiscard]] const std::string& pull() const { return m_pull; }
+    [[nodiscard]] const std::string& from() const { return m_from; }
+    [[nodiscard]] const std::string& to() const { return m_to; }
+    [[nodiscard]] std::optional<double> cursor() const { return m_cursor; }
+    [[nodiscard]] Quantity quantity() const { return m_quantity; }
+    [[nodiscard]] CurveSchool school() const { return m_school; }
+    [[nodiscard]] DisplayUnits units() const { return m_units; }
+
+    void setPull(const std::string& pull);
+    void setPair(const std::string& from, const std::string& to);
+    void swapPair() { setPair(m_to, m_from); }
+    void setCursor(std::optional<double> rpm);
+    void setQuantity(Quantity quantity);
+    void setSchool(CurveSchool school);
+    void setUnits(DisplayUnits units);
+
+Q_SIGNALS:
+    void pullChanged();
+    void pairChanged();
+    void cursorChanged();
+    void viewChanged(); ///< quantity, school or units
+
+private:
+    std::string m_pull;
+    std::string m_from;
+    std::string m_to;
+    std::optional<double> m_cursor;
+    Quantity m_quantity = Quantity::Power;
+    CurveSchool m_school = CurveSchool::Mean;
+    DisplayUnits m_units;
+};
+
+} // namespace hillrun

@@ -1,0 +1,115 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/look/theme.h"
+
+#include "report/page.h"
+
+#include <QFile>
+#include <QPainter>
+#include <QPixmap>
+#include <QSvgRenderer>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+
+Theme Theme::paper() {
+    Theme t;
+    t.ground = QColor(0xF6F4EF);
+    t.panel = QColor(0xFFFFFF);
+    t.ink = QColor(0x1D2A30);
+    t.quietInk = QColor(0x5B6B72);
+    t.rule = QColor(0xD8D3C7);
+    t.mark = QColor(0x0E6A6A);
+    t.warning = QColor(0x9A5B00);
+    t.stop = QColor(0xA3261D);
+    t.gain = QColor(report::kGain);
+    t.loss = QColor(report::kLoss);
+    t.unresolved = QColor(report::kUnresolved);
+    return t;
+}
+
+Theme Theme::nightCell() {
+    Theme t;
+    t.dark = true;
+    t.ground = QColor(0x14191B);
+    t.panel = QColor(0x1C2326);
+    t.ink = QColor(0xE6ECEA);
+    t.quietInk = QColor(0x9DABAF);
+    t.rule = QColor(0x364045);
+    t.mark = QColor(0x4DB6AC);
+    t.warning = QColor(0xE0A24A);
+    t.stop = QColor(0xEC7A6D);
+    t.gain = QColor(0x35A893);
+    t.loss = QColor(0xE0693A);
+    t.unresolved = QColor(0x7B8583);
+    return t;
+}
+
+QColor Theme::build(int number) const {
+    const QColor colour(report::buildColour(static_cast<size_t>(number)));
+    if (!dark)
+        return colour;
+    return QColor::fromHslF(colour.hslHueF(), colour.hslSaturationF() * 0.85F, std::max(0.62F, colour.lightnessF()));
+}
+
+QPen Theme::buildPen(int number, double width) const {
+    QPen pen(build(number), width);
+    const auto dash = report::buildDash(static_cast<size_t>(number));
+    if (!dash.empty())
+        pen.setDashPattern(QList<qreal>(dash.begin(), dash.end()));
+    pen.setCapStyle(Qt::FlatCap);
+    return pen;
+}
+
+QFont fonts::text(int pixels, bool bold) {
+    QFont font(u"B612"_s);
+    font.setPixelSize(pixels);
+    font.setBold(bold);
+    return font;
+}
+
+QFont fonts::numbers(int pixels, bool bold) {
+    QFont font(u"B612 Mono"_s);
+    font.setPixelSize(pixels);
+    font.setBold(bold);
+    return font;
+}
+
+Look::Look(QObject* parent) : QObject(parent), m_theme(Theme::paper()) {}
+
+void Look::setDark(bool dark) {
+    if (dark == m_theme.dark)
+        return;
+    m_theme = dark ? Theme::nightCell() : Theme::paper();
+    Q_EMIT changed();
+}
+
+QIcon Look::icon(const QString& name, const QColor& colour) const {
+    QFile file(u":/icons/%1.svg"_s.arg(name));
+    if (!file.open(QIODevice::ReadOnly))
+        return {};
+    const QByteArray svg = file.readAll().replace("currentColor", colour.name().toLatin1());
+    QSvgRenderer renderer(svg);
+    QPixmap pixmap(48, 48);
+    pixmap.fill(Qt::transparent);
+    QPainter painter(&pixmap);
+    renderer.render(&painter);
+    return QIcon(pixmap);
+}
+
+QString Look::styleSheet() const {
+    QFile file(u":/look/style.qss"_s);
+    if (!file.open(QIODevice::ReadOnly))
+        return {};
+    QString sheet = QString::fromUtf8(file.readAll());
+    const Theme& t = m_theme;
+    const std::pair<const char*, QColor> names[] = {
+        {"@ground", t.ground}, {"@panel", t.panel}, {"@quiet", t.quietInk}, {"@ink", t.ink},
+        {"@rule", t.rule},     {"@mark", t.mark},   {"@warning", t.warning}, {"@stop", t.stop}};
+    for (const auto& [name, colour] : names)
+        sheet.replace(QLatin1StringView(name), colour.name());
+    return sheet;
+}
+
+} // namespace hillrun

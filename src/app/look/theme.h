@@ -1,0 +1,53 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include <QColor>
+#include <QFont>
+#include <QIcon>
+#include <QObject>
+#include <QPen>
+#include <QString>
+
+namespace hillrun {
+
+/// The colours of the window, paper by day and cell by night.
+struct Theme {
+    bool dark = false;
+    QColor ground, panel, ink, quietInk, rule, mark, warning, stop;
+    QColor gain, loss, unresolved;
+
+    static Theme paper();
+    static Theme nightCell();
+    /// Colour of the nth build; lighter in the dark so that it stays readable.
+    [[nodiscard]] QColor build(int number) const;
+    /// Pen of the nth build with its own dash.
+    [[nodiscard]] QPen buildPen(int number, double width) const;
+    bool operator==(const Theme&) const = default;
+};
+
+namespace fonts {
+QFont text(int pixels = 13, bool bold = false);
+QFont numbers(int pixels = 13, bool bold = false);
+} // namespace fonts
+
+/// The one look of the window; pages repaint when it changes.
+class Look : public QObject {
+    Q_OBJECT
+public:
+    explicit Look(QObject* parent = nullptr);
+    [[nodiscard]] const Theme& theme() const { return m_theme; }
+    void setDark(bool dark);
+    /// Style sheet of the whole application.
+    [[nodiscard]] QString styleSheet() const;
+    /// One of our own drawings, in a colour of the theme.
+    [[nodiscard]] QIcon icon(const QString& name, const QColor& colour) const;
+
+Q_SIGNALS:
+    void changed();
+
+private:
+    Theme m_theme;
+};
+
+} // namespace hillrun

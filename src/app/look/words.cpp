@@ -1,0 +1,67 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/look/words.h"
+
+#include "core/compare/judge.h"
+
+#include <cmath>
+#include <QObject>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+const QString kDash = u"\u2013"_s;
+const QString kGap = u"\u00A0"_s;
+} // namespace
+
+QString powerDifference(double delta_w, double half_w, const DisplayUnits& units) {
+    return qs(withInterval(powerIn(units.power, delta_w), powerIn(units.power, half_w), powerUnitText(units.power), true));
+}
+
+QString torqueDifference(double delta_nm, double half_nm, const DisplayUnits& units) {
+    return qs(withInterval(torqueIn(units.torque, delta_nm), torqueIn(units.torque, half_nm), torqueUnitText(units.torque), true));
+}
+
+QString powerFigure(double power_w, const DisplayUnits& units) {
+    if (!std::isfinite(power_w))
+        return kDash;
+    return QString::number(powerIn(units.power, power_w), 'f', 1) + kGap + QString::fromUtf8(powerUnitText(units.power));
+}
+
+QString torqueFigure(double torque_nm, const DisplayUnits& units) {
+    if (!std::isfinite(torque_nm))
+        return kDash;
+    return QString::number(torqueIn(units.torque, torque_nm), 'f', 1) + kGap + QString::fromUtf8(torqueUnitText(units.torque));
+}
+
+QString rangeText(const RpmRange& range) {
+    auto rounded = [](double rpm) { return qs(rpmText(std::round(rpm / 10.0) * 10.0)); };
+    return rounded(range.low) + kDash + rounded(range.high);
+}
+
+QString flagText(const PullFlag& flag) {
+    const QString size = QString::number(100.0 * flag.size, 'f', 1) + kGap + u"%"_s;
+    const QString place = qs(rpmText(flag.rpm)) + kGap + u"rpm"_s;
+    switch (flag.kind) {
+    case FlagKind::Rough:
+        return QObject::tr("rough near %1: kinks of %2 that the others do not have").arg(place, size);
+    case FlagKind::Level:
+        return QObject::tr("lies %1 off its set as a whole").arg(size);
+    case FlagKind::Shape:
+        return QObject::tr("bends away near %1 by %2").arg(place, size);
+    case FlagKind::Disagree:
+        return QObject::tr("the two pulls disagree: take another, then look again");
+    }
+    return {};
+}
+
+QString percentText(double percent, int decimals) {
+    if (!std::isfinite(percent))
+        return kDash;
+    QString text = QString::number(std::abs(percent), 'f', decimals) + kGap + u"%"_s;
+    const bool zero = QString::number(std::abs(percent), 'f', decimals).toDouble() == 0.0;
+    return zero ? text : (percent < 0 ? u"\u2212"_s : u"+"_s) + text;
+}
+
+} // namespace hillrun

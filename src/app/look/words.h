@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/comparison.h"
+#include "core/compare/flags.h"
+#include "core/units/units.h"
+
+#include <QString>
+
+namespace hillrun {
+
+inline QString qs(const std::string& text) { return QString::fromStdString(text); }
+
+/// "+1.6 ± 0.5 kW"
+QString powerDifference(double delta_w, double half_w, const DisplayUnits& units);
+QString torqueDifference(double delta_nm, double half_nm, const DisplayUnits& units);
+/// "71.9 kW"
+QString powerFigure(double power_w, const DisplayUnits& units);
+QString torqueFigure(double torque_nm, const DisplayUnits& units);
+/// "2 800–4 450"
+QString rangeText(const RpmRange& range);
+/// "rough near 7 150 rpm, 4.2 %"
+QString flagText(const PullFlag& flag);
+/// "+0.42 %"; a dash where there is none.
+QString percentText(double percent, int decimals = 2);
+
+} // namespace hillrun

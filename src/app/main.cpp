@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// hillrun: the window. The one place where its parts are put together.
+
+#include "app/shell/main_window.h"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QTimer>
+
+using namespace Qt::StringLiterals;
+
+namespace {
+
+struct PictureJob {
+    QString file;
+    bool stay = false; ///< keep the window up after the picture
+};
+
+/// Writes a picture of the window (or of a dialog above it) once it has settled.
+void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
+    QTimer::singleShot(700, &window, [&window, job] {
+        QWidget* top = QApplication::activeModalWidget() ? QApplication::activeModalWidget() : &window;
+        if (!top->grab().save(job.file))
+            qWarning("could not write %s", qPrintable(job.file));
+        if (!job.stay)
+            QApplication::exit(0);
+    });
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    QApplication application(argc, argv);
+    QApplication::setApplicationName(u"hillrun"_s);
+    QApplication::setOrganizationName(u"hillrun"_s);
+    QApplication::setApplicationVersion(u"0.1.0"_s);
+    QApplication::setStyle(u"Fusion"_s);
+
+    QCommandLineParser parser;
+    parser.setApplicationDescription(u"What did this part do, and can I believe it?"_s);
+    parser.addHelpOption();
+    parser.addVersionOption();
+    parser.addPositionalArgument(u"day"_s, u"Day folder or package to open."_s, u"[day]"_s);
+    parser.addOptions({{u"page"_s, u"Page to show: check, compare or report."_s, u"page"_s},
+                       {u"pull"_s, u"Pull to select."_s, u"id"_s},
+                       {u"time"_s, u"Check: show the pull over time."_s},
+                       {u"import"_s, u"Open the import dialog with this file; may be repeated."_s, u"file"_s},
+                       {u"dark"_s, u"Dark colours."_s},
+                       {u"size"_s, u"Window size, such as 1280x800."_s, u"size"_s},
+                       {u"picture"_s, u"Write a picture of the window and end."_s, u"file"_s},
+                       {u"stay"_s, u"With --picture: keep the window up."_s}});
+    parser.process(application);
+
+    hillrun::DesktopDialogs dialogs;
+    hillrun::MainWindow window(dialogs);
+    if (parser.isSet(u"dark"_s))
+        window.setDark(true);
+    if (parser.isSet(u"picture"_s) && !parser.isSet(u"dark"_s))
+        window.setDark(false);
+    const QStringList size = parser.value(u"size"_s).split(u'x');
+    if (size.size() == 2)
+        window.resize(size[0].toInt(), size[1].toInt());
+    for (const auto& [name, page] : {std::pair{u"check"_s, hillrun::Page::Check}, std::pair{u"compare"_s, hillrun::Page::Compare},
+                                     std::pair{u"report"_s, hillrun::Page::Report}})
+        if (parser.value(u"page"_s) == name)
+            window.showPage(page);
+    if (!parser.positionalArguments().isEmpty())
+        window.openDay(parser.positionalArguments().first().toStdString());
+    window.show();
+    const PictureJob job{parser.value(u"picture"_s), parser.isSet(u"stay"_s)};
+    auto ready = [&window, &parser, job] {
+        if (parser.isSet(u"pull"_s))
+            window.selection().setPull(parser.value(u"pull"_s).toStdString());
+        if (parser.isSet(u"time"_s))
+            window.findChild<QAction*>(u"check.time"_s)->trigger();
+        window.importFiles(parser.values(u"import"_s));
+        if (!job.file.isEmpty())
+            takePictureLater(window, job);
+    };
+    if (parser.positionalArguments().isEmpty())
+        QTimer::singleShot(0, &window, ready);
+    else
+        QObject::connect(&window.document(), &hillrun::DayDocument::analysisReady, &window, ready, Qt::SingleShotConnection);
+    return QApplication::exec();
+}

@@ -1,0 +1,125 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/report/report_page.h"
+
+#include "app/look/words.h"
+#include "formats/curves_csv.h"
+#include "formats/day_store.h"
+#include "report/render.h"
+
+#include <QHBoxLayout>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+
+ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
+    : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
+    setObjectName(u"reportPage"_s);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(16, 12, 16, 12);
+    row->setSpacing(16);
+    m_paper = new QLabel(this);
+    m_paper->setObjectName(u"paper"_s);
+    m_paper->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
+    m_paper->setAccessibleName(tr("The sheet as it will print"));
+    m_scroll = new QScrollArea(this);
+    m_scroll->setObjectName(u"paperScroll"_s);
+    m_scroll->setWidget(m_paper);
+    m_scroll->setWidgetResizable(true);
+    m_scroll->setFrameShape(QFrame::NoFrame);
+    row->addWidget(m_scroll, 1);
+
+    auto* side = new QWidget(this);
+    side->setFixedWidth(240);
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(0, 0, 0, 0);
+    auto* title = new QLabel(tr("On the sheet"), side);
+    title->setProperty("title", true);
+    column->addWidget(title);
+    const std::pair<QString, bool report::SheetSections::*> sections[] = {
+        {tr("What changed, like for like"), &report::SheetSections::changed},
+        {tr("Curves"), &report::SheetSections::curves},
+        {tr("Difference with its band"), &report::SheetSections::difference},
+        {tr("Averages, peaks, crossovers"), &report::SheetSections::bands},
+        {tr("What was left out"), &report::SheetSections::leftOut},
+        {tr("How it was worked out"), &report::SheetSections::method}};
+    int number = 0;
+    for (const auto& [text, member] : sections) {
+        auto* box = new QCheckBox(text, side);
+        box->setObjectName(u"section%1"_s.arg(number++));
+        box->setChecked(true);
+        connect(box, &QCheckBox::toggled, this, [this, member = member](bool on) {
+            m_sections.*member = on;
+            refresh();
+        });
+        column->addWidget(box);
+    }
+    column->addSpacing(16);
+    for (const char* id : {"report.pdf", "report.csv", "day.export_zip"}) {
+        QAction* action = actions.get(id);
+        auto* button = new QPushButton(action->text(), side);
+        button->setObjectName(QLatin1StringView(id) + u"_button"_s);
+        button->setToolTip(action->toolTip());
+        button->setProperty("main", QLatin1StringView(id) == "report.pdf"_L1);
+        connect(button, &QPushButton::clicked, action, &QAction::trigger);
+        connect(action, &QAction::changed, button, [button, action] { button->setEnabled(action->isEnabled()); });
+        column->addWidget(button);
+    }
+    column->addStretch(1);
+    row->addWidget(side);
+    connect(&m_document, &DayDocument::analysisReady, this, &ReportPage::refresh);
+    connect(&m_selection, &Selection::pairChanged, this, &ReportPage::refresh);
+    connect(&m_selection, &Selection::viewChanged, this, &ReportPage::refresh);
+}
+
+std::optional<report::Page> ReportPage::sheet() const {
+    const auto analysis = m_document.analysis();
+    if (!analysis)
+        return std::nullopt;
+    const Comparison* c = analysis->find(m_selection.from(), m_selection.to());
+    return c ? report::comparisonSheet(m_document.day(), *analysis, *c, m_selection.units(), m_sections)
+             : report::daySheet(m_document.day(), *analysis, m_selection.units());
+}
+
+void ReportPage::exportPdf(const std::filesystem::path& target) const {
+    if (const auto page = sheet())
+        report::writePdf({*page}, target, m_document.day().name);
+}
+
+void ReportPage::exportCsv(const std::filesystem::path& target) const {
+    if (const auto analysis = m_document.analysis())
+        writeFileSafely(target, curvesCsv(m_document.day(), *analysis, m_selection.units()));
+}
+
+void ReportPage::refresh() {
+    if (!isVisible())
+        return; // the sheet is drawn when somebody looks
+    const auto page = sheet();
+    if (!page) {
+        m_paper->setPixmap({});
+        m_paper->setText(m_document.isOpen() ? tr("Working the day out \u2026") : tr("No day is open. Press Ctrl+O to open one."));
+        return;
+    }
+    const double ratio = devicePixelRatioF();
+    const double width = std::clamp(m_scroll->viewport()->width() - 24.0, 400.0, 860.0);
+    const report::Picture picture = report::renderPicture(*page, ratio * width / page->width);
+    QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4, QImage::Format_ARGB32_Premultiplied);
+    QPixmap pixmap = QPixmap::fromImage(image.copy());
+    pixmap.setDevicePixelRatio(ratio);
+    m_paper->setPixmap(pixmap);
+}
+
+void ReportPage::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    refresh();
+}
+
+void ReportPage::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
+} // namespace hillrun

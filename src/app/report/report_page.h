@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/document/day_document.h"
+#include "app/document/selection.h"
+#include "app/look/theme.h"
+#include "app/shell/action_registry.h"
+#include "report/sheet.h"
+
+#include <QCheckBox>
+#include <QLabel>
+#include <QScrollArea>
+
+namespace hillrun {
+
+/// The sheet as it will print; sections on and off; PDF, CSV and package out.
+class ReportPage : public QWidget {
+    Q_OBJECT
+public:
+    ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
+               QWidget* parent = nullptr);
+    /// The page as it stands now; nothing when there is no analysis.
+    [[nodiscard]] std::optional<report::Page> sheet() const;
+    /// Writes what is shown. Throws DataError.
+    void exportPdf(const std::filesystem::path& target) const;
+    void exportCsv(const std::filesystem::path& target) const;
+
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+
+private:
+    void refresh();
+
+    DayDocument& m_document;
+    Selection& m_selection;
+    Look& m_look;
+    report::SheetSections m_sections;
+    QLabel* m_paper = nullptr;
+    QScrollArea* m_scroll = nullptr;
+};
+
+} // namespace hillrun

@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/shell/dialogs.h"
+
+#include <QFileDialog>
+#include <QInputDialog>
+#include <QMessageBox>
+#include <QPushButton>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+std::optional<QString> unlessEmpty(const QString& text) {
+    return text.isEmpty() ? std::nullopt : std::optional(text);
+}
+
+QString tr(const char* text) { return QObject::tr(text); }
+
+} // namespace
+
+std::optional<QString> DesktopDialogs::askDayFolder(QWidget* parent) {
+    return unlessEmpty(QFileDialog::getExistingDirectory(parent, tr("Open a day folder")));
+}
+
+std::optional<QString> DesktopDialogs::askDayZip(QWidget* parent) {
+    return unlessEmpty(QFileDialog::getOpenFileName(parent, tr("Open a day package"), {}, tr("Day package (*.zip day.json)")));
+}
+
+QStringList DesktopDialogs::askLoggerFiles(QWidget* parent) {
+    return QFileDialog::getOpenFileNames(parent, tr("Import logger files"), {}, tr("Text exports (*.csv *.txt *.log *.tsv *.dat)"));
+}
+
+std::optional<QString> DesktopDialogs::askTarget(QWidget* parent, const QString& title, const QString& suggested,
+                                                 const QString& filter) {
+    return unlessEmpty(QFileDialog::getSaveFileName(parent, title, suggested, filter));
+}
+
+std::optional<QString> DesktopDialogs::askReason(QWidget* parent, const QString& pull) {
+    QInputDialog dialog(parent);
+    dialog.setWindowTitle(tr("Set aside %1").arg(pull));
+    dialog.setLabelText(tr("Why? The pull stays in the day; only the sums leave it out."));
+    dialog.setComboBoxItems({tr("breakup or misfire"), tr("load applied before it settled"), tr("not warm"), tr("limiter"),
+                             tr("mixture off"), tr("wiring or sensor"), tr("wrong gear"), tr("slip")});
+    dialog.setComboBoxEditable(true);
+    if (dialog.exec() != QDialog::Accepted)
+        return std::nullopt;
+    return dialog.textValue();
+}
+
+UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {
+    QMessageBox box(parent);
+    box.setText(tr("Save the edits of \u201C%1\u201D?").arg(day));
+    const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
+    const auto* discard = box.addButton(tr("Leave them out"), QMessageBox::DestructiveRole);
+    box.addButton(tr("Go back"), QMessageBox::RejectRole);
+    box.exec();
+    if (box.clickedButton() == save)
+        return UnsavedChoice::Save;
+    return box.clickedButton() == discard ? UnsavedChoice::Discard : UnsavedChoice::Cancel;
+}
+
+void DesktopDialogs::showError(QWidget* parent, const QString& title, const QString& message) {
+    QMessageBox box(parent);
+    box.setText(title);
+    box.setInformativeText(message);
+    box.exec();
+}
+
+} // namespace hillrun

@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/shell/step_rail.h"
+
+#include <QVBoxLayout>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+
+StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) : QWidget(parent), m_look(look) {
+    setObjectName(u"stepRail"_s);
+    setAttribute(Qt::WA_StyledBackground);
+    setFixedWidth(92);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 8, 0, 8);
+    column->setSpacing(4);
+    for (const char* step : {"check", "compare", "report"}) {
+        const QAction* action = actions.get((std::string("page.") + step).c_str());
+        auto* button = new QToolButton(this);
+        button->setObjectName(u"step_"_s + QLatin1StringView(step));
+        button->setProperty("step", true);
+        button->setText(action->text());
+        button->setToolTip(action->toolTip());
+        button->setAccessibleName(action->text());
+        button->setCheckable(true);
+        button->setToolButtonStyle(Qt::ToolButtonTextUnderIcon);
+        button->setIconSize({26, 26});
+        button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+        connect(button, &QToolButton::clicked, action, &QAction::trigger);
+        column->addWidget(button);
+        m_steps.emplace_back(button, QLatin1StringView(step));
+    }
+    column->addStretch(1);
+    connect(&m_look, &Look::changed, this, &StepRail::refreshIcons);
+    refreshIcons();
+}
+
+void StepRail::setCurrent(int step) {
+    m_current = step;
+    for (size_t i = 0; i < m_steps.size(); ++i)
+        m_steps[i].first->setChecked(static_cast<int>(i) == step);
+    refreshIcons();
+}
+
+void StepRail::refreshIcons() {
+    const Theme& t = m_look.theme();
+    for (size_t i = 0; i < m_steps.size(); ++i)
+        m_steps[i].first->setIcon(m_look.icon(m_steps[i].second, static_cast<int>(i) == m_current ? t.mark : t.quietInk));
+}
+
+} // namespace hillrun

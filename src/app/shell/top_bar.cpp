@@ -1,0 +1,154 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/shell/top_bar.h"
+
+#include "app/look/words.h"
+
+#include <QHBoxLayout>
+#include <QSignalBlocker>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr double kSmoothings[] = {50.0, 100.0, 150.0, 200.0, 300.0};
+const std::pair<const char*, DisplayUnits> kUnitChoices[] = {
+    {"kW \xC2\xB7 N\xC2\xB7m", {PowerUnit::Kilowatt, TorqueUnit::NewtonMetre}},
+    {"hp \xC2\xB7 lbf\xC2\xB7" "ft", {PowerUnit::Horsepower, TorqueUnit::PoundFoot}},
+    {"PS \xC2\xB7 N\xC2\xB7m", {PowerUnit::MetricHorsepower, TorqueUnit::NewtonMetre}},
+};
+
+} // namespace
+
+TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QMenu* dayMenu, QWidget* parent)
+    : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
+    setObjectName(u"topBar"_s);
+    setAttribute(Qt::WA_StyledBackground);
+    setFixedHeight(48);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(12, 0, 8, 0);
+    row->setSpacing(6);
+    auto* wordmark = new QLabel(tr("Hill Run"), this);
+    wordmark->setObjectName(u"wordmark"_s);
+    m_menuButton = new QToolButton(this);
+    m_menuButton->setObjectName(u"dayMenuButton"_s);
+    m_menuButton->setProperty("flat", true);
+    m_menuButton->setText(tr("Day"));
+    m_menuButton->setToolTip(tr("Open, import, save, undo"));
+    m_menuButton->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
+    m_menuButton->setPopupMode(QToolButton::InstantPopup);
+    m_menuButton->setMenu(dayMenu);
+    m_title = new QLabel(this);
+    m_title->setObjectName(u"dayTitle"_s);
+    m_title->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+    m_busy = new QLabel(tr("working \u2026"), this);
+    m_busy->setObjectName(u"busy"_s);
+    m_busy->setProperty("quiet", true);
+    m_busy->setVisible(false);
+    row->addWidget(wordmark);
+    row->addSpacing(10);
+    row->addWidget(m_menuButton);
+    row->addSpacing(6);
+    row->addWidget(m_title, 1);
+    row->addWidget(m_busy);
+    m_standard = makeChoice(u"standardChoice"_s, tr("Air"), tr("Correction standard of every figure"));
+    m_smoothing = makeChoice(u"smoothingChoice"_s, tr("Smoothing"), tr("Width of the local regression"));
+    m_allowance = makeChoice(u"allowanceChoice"_s, tr("Drift"), tr("How far drift may have been anything but a straight line"));
+    m_units = makeChoice(u"unitChoice"_s, tr("Units"), tr("Units of every figure"));
+    auto button = [&](const char* id) {
+        auto* out = new QToolButton(this);
+        out->setDefaultAction(actions.get(id));
+        out->setObjectName(QLatin1StringView(id) + u"_button"_s);
+        out->setAccessibleName(actions.get(id)->text());
+        out->setProperty("flat", true);
+        out->setToolButtonStyle(Qt::ToolButtonIconOnly);
+        out->setIconSize({20, 20});
+        row->addWidget(out);
+        return out;
+    };
+    m_darkButton = button("view.dark");
+    m_searchButton = button("view.search");
+    fillChoices();
+    connect(&m_look, &Look::changed, this, &TopBar::refreshIcons);
+    connect(&m_document, &DayDocument::settingsChanged, this, &TopBar::showSettings);
+    connect(&m_selection, &Selection::viewChanged, this, &TopBar::showSettings);
+    refreshIcons();
+    showSettings();
+}
+
+QComboBox* TopBar::makeChoice(const QString& name, const QString& label, const QString& tip) {
+    auto* row = static_cast<QHBoxLayout*>(layout());
+    auto* text = new QLabel(label, this);
+    text->setProperty("quiet", true);
+    auto* choice = new QComboBox(this);
+    choice->setObjectName(name);
+    choice->setAccessibleName(label);
+    choice->setToolTip(tip);
+    choice->setProperty("flat", true);
+    row->addWidget(text);
+    row->addWidget(choice);
+    return choice;
+}
+
+void TopBar::fillChoices() {
+    for (const StandardInfo& info : standards())
+        m_standard->addItem(QString::fromUtf8(info.title), static_cast<int>(info.id));
+    for (const double width : kSmoothings)
+        m_smoothing->addItem(tr("%1 rpm").arg(width), width);
+    m_allowance->addItems({tr("steady"), tr("cautious"), tr("jumps")});
+    for (const auto& [text, units] : kUnitChoices)
+        m_units->addItem(QString::fromUtf8(text));
+    auto change = [this](const auto& what) {
+        AnalysisSettings settings = m_document.settings();
+        what(settings);
+        m_document.setSettings(settings);
+    };
+    connect(m_standard, &QComboBox::activated, this, [this, change](int index) {
+        change([&](AnalysisSettings& s) { s.reduce.standard = static_cast<Standard>(m_standard->itemData(index).toInt()); });
+    });
+    connect(m_smoothing, &QComboBox::activated, this, [this, change](int index) {
+        change([&](AnalysisSettings& s) { s.reduce.smoothing_rpm = m_smoothing->itemData(index).toDouble(); });
+    });
+    connect(m_allowance, &QComboBox::activated, this, [change](int index) {
+        change([&](AnalysisSettings& s) { s.drift.allowance = static_cast<DriftAllowance>(index); });
+    });
+    connect(m_units, &QComboBox::activated, &m_selection,
+            [this](int index) { m_selection.setUnits(kUnitChoices[index].second); });
+}
+
+void TopBar::showSettings() {
+    const AnalysisSettings& s = m_document.settings();
+    m_standard->setCurrentIndex(static_cast<int>(s.reduce.standard));
+    m_smoothing->setCurrentIndex(std::max(0, m_smoothing->findData(s.reduce.smoothing_rpm)));
+    m_allowance->setCurrentIndex(static_cast<int>(s.drift.allowance));
+    for (int i = 0; i < m_units->count(); ++i)
+        if (kUnitChoices[i].second == m_selection.units())
+            m_units->setCurrentIndex(i);
+}
+
+void TopBar::refreshIcons() {
+    const QColor ink = m_look.theme().ink;
+    m_menuButton->setIcon(m_look.icon(u"day"_s, ink));
+    m_darkButton->defaultAction()->setIcon(m_look.icon(u"moon"_s, ink));
+    m_searchButton->defaultAction()->setIcon(m_look.icon(u"search"_s, ink));
+}
+
+void TopBar::setTitle(const QString& title, bool modified) {
+    m_fullTitle = modified ? title + tr(" \u00B7 edited") : title;
+    m_title->setToolTip(m_fullTitle);
+    elideTitle();
+}
+
+void TopBar::setBusy(bool busy) { m_busy->setVisible(busy); }
+
+void TopBar::elideTitle() {
+    m_title->setText(m_title->fontMetrics().elidedText(m_fullTitle, Qt::ElideRight, std::max(40, m_title->width() - 4)));
+}
+
+void TopBar::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    elideTitle();
+}
+
+} // namespace hillrun

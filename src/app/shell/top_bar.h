@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/document/day_document.h"
+#include "app/document/selection.h"
+#include "app/look/theme.h"
+#include "app/shell/action_registry.h"
+
+#include <QComboBox>
+#include <QLabel>
+#include <QMenu>
+#include <QToolButton>
+
+namespace hillrun {
+
+/// Day, air standard, smoothing, units, search.
+class TopBar : public QWidget {
+    Q_OBJECT
+public:
+    TopBar(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QMenu* dayMenu,
+           QWidget* parent = nullptr);
+    void setTitle(const QString& title, bool modified);
+    void setBusy(bool busy);
+
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    QComboBox* makeChoice(const QString& name, const QString& label, const QString& tip);
+    void fillChoices();
+    void showSettings();
+    void refreshIcons();
+    void elideTitle();
+
+    DayDocument& m_document;
+    Selection& m_selection;
+    Look& m_look;
+    QString m_fullTitle;
+    QToolButton* m_menuButton = nullptr;
+    QToolButton* m_darkButton = nullptr;
+    QToolButton* m_searchButton = nullptr;
+    QLabel* m_title = nullptr;
+    QLabel* m_busy = nullptr;
+    QComboBox* m_standard = nullptr;
+    QComboBox* m_smoothing = nullptr;
+    QComboBox* m_allowance = nullptr;
+    QComboBox* m_units = nullptr;
+};
+
+} // namespace hillrun

@@ -91,9 +91,18 @@ void Plot::endLabel(const std::vector<double>& x, const std::vector<double>& y, 
         if (!std::isfinite(y[i]) || !m_x.holds(x[i]))
             continue;
         const Point p = at(x[i], y[i]);
-        m_page.add(Text{{p.x + 4, p.y + 3}, text, 9.5, colour, true});
+        m_labels.push_back(Text{{p.x + 4, p.y + 3}, text, 9.5, colour, true});
         return;
     }
+}
+
+void Plot::drawLabels() {
+    std::stable_sort(m_labels.begin(), m_labels.end(), [](const Text& a, const Text& b) { return a.at.y < b.at.y; });
+    for (size_t i = 1; i < m_labels.size(); ++i)
+        m_labels[i].at.y = std::max(m_labels[i].at.y, m_labels[i - 1].at.y + 11.0);
+    for (const Text& label : m_labels)
+        m_page.add(label);
+    m_labels.clear();
 }
 
 } // namespace hillrun::report

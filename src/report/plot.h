@@ -24,8 +24,9 @@ public:
     void band(const std::vector<double>& x, const std::vector<double>& low, const std::vector<double>& high,
               Colour colour, double opacity);
     void zeroLine();
-    /// A letter at the last point of a curve.
+    /// A letter at the last point of a curve; `drawLabels` writes them all without overlap.
     void endLabel(const std::vector<double>& x, const std::vector<double>& y, const std::string& text, Colour colour);
+    void drawLabels();
     [[nodiscard]] Point at(double x, double y) const;
 
 private:
@@ -36,6 +37,7 @@ private:
     RpmRange m_x;
     double m_low;
     double m_high;
+    std::vector<Text> m_labels;
 };
 
 } // namespace hillrun::report

@@ -90,6 +90,7 @@ public:
             plot.curve(m_analysis.rpm, values, buildColour(number), 1.5, buildDash(number));
             plot.endLabel(m_analysis.rpm, values, m_day.builds[number].id, buildColour(number));
         }
+        plot.drawLabels();
         m_y += height + 14;
     }
 

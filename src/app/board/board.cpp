@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/board/board.h"
 
+#include "core/compare/judge.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -15,6 +17,16 @@ constexpr double kGrabPixels = 8.0;
 constexpr double kFewestStretchPixels = 12.0;
 
 QVector<double> toQt(const std::vector<double>& values) { return {values.begin(), values.end()}; }
+
+/// Numbers with a gap at the thousands.
+class GapTicker : public QCPAxisTicker {
+protected:
+    QString getTickLabel(double tick, const QLocale& locale, QChar format, int precision) override {
+        QString text = std::abs(tick) >= 1000.0 ? QString::fromStdString(rpmText(tick))
+                                                : QCPAxisTicker::getTickLabel(tick, locale, format, precision);
+        return text.replace(u'-', u'\u2212');
+    }
+};
 
 /// Spreads label positions so that none overlaps; order is kept.
 void spread(std::vector<double>& pixels, double apart, double top, double bottom) {
@@ -52,6 +64,13 @@ Board::Board(Look& look, const QString& name, QWidget* parent) : QCustomPlot(par
     m_title->position->setCoords(kLeft, 12);
     m_title->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     m_title->setClipToAxisRect(false);
+    xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new GapTicker));
+    yAxis->setTicker(QSharedPointer<QCPAxisTicker>(new GapTicker));
+    m_xUnit = new QCPItemText(this);
+    m_xUnit->setLayer(u"overlay"_s);
+    m_xUnit->position->setType(QCPItemPosition::ptAbsolute);
+    m_xUnit->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    m_xUnit->setClipToAxisRect(false);
     m_stretch = new QCPItemRect(this);
     m_stretch->setLayer(u"cursor"_s);
     m_stretch->setVisible(false);
@@ -103,6 +122,8 @@ void Board::applyLook() {
     yAxis->grid()->setPen(QPen(faint, 1));
     m_title->setFont(fonts::text(11));
     m_title->setColor(t.quietInk);
+    m_xUnit->setFont(fonts::text(11));
+    m_xUnit->setColor(t.quietInk);
     m_cursorLine->setPen(QPen(t.mark, 1));
     m_cursorText->setFont(fonts::numbers(11));
     m_cursorText->setColor(t.ink);
@@ -120,7 +141,7 @@ void Board::applyLook() {
         m_edgeGrips[i]->setBrush(t.mark);
         m_edgeGrips[i]->setPadding(QMargins(4, 3, 4, 3));
         m_edgeGrips[i]->setText(i == 0 ? u"\u25B6"_s : u"\u25C0"_s);
-        m_edgeGrips[i]->setPositionAlignment((i == 0 ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignBottom);
+        m_edgeGrips[i]->setPositionAlignment((i == 0 ? Qt::AlignLeft : Qt::AlignRight) | Qt::AlignBottom);
     }
 }
 
@@ -141,6 +162,7 @@ void Board::rebuild() {
     addBands();
     addSeries();
     m_title->setText(m_content.title);
+    m_xUnit->setText(m_content.xTitle);
     fitAxes();
     replot(QCustomPlot::rpQueuedReplot);
 }
@@ -258,6 +280,7 @@ void Board::fitAxes() {
 }
 
 void Board::placeLabels() {
+    m_xUnit->position->setCoords(axisRect()->right() + 12, axisRect()->bottom() + 14);
     struct Place {
         QCPItemText* item;
         double x;

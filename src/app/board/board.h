@@ -100,6 +100,7 @@ private:
     Look& m_look;
     BoardContent m_content;
     QCPItemText* m_title = nullptr;
+    QCPItemText* m_xUnit = nullptr;
     QCPItemStraightLine* m_cursorLine = nullptr;
     QCPItemText* m_cursorText = nullptr;
     QCPItemRect* m_stretch = nullptr;

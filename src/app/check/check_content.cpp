@@ -33,11 +33,9 @@ QString unitText(const CheckView& view) {
 /// Thin for the others of the set, strong for the selected one, dotted for pulls that are left out.
 QPen pullPen(const TestDay& day, const PullResult& pull, bool selected, const Theme& theme) {
     QPen pen(theme.build(buildNumber(day, pull.build)), selected ? 2.4 : 1.0);
-    if (!selected) {
-        QColor faint = pen.color();
-        faint.setAlpha(150);
-        pen.setColor(faint);
-    }
+    pen.setCapStyle(Qt::RoundCap);
+    if (!selected)
+        pen.setColor(theme.faded(pen.color(), 0.6));
     if (!pull.used)
         pen.setStyle(Qt::DashLine);
     return pen;
@@ -164,6 +162,7 @@ BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, c
     BoardContent out;
     const auto pulls = companions(analysis, view.pull);
     const PullResult* chosen = findResult(analysis, view.pull);
+    out.xTitle = u"rpm"_s;
     out.xRange = axisOf(pulls);
     out.zeroLine = true;
     out.symmetric = true;
@@ -200,7 +199,8 @@ BoardContent torqueInTime(const TestDay& day, const DayAnalysis& analysis, const
     BoardContent out;
     const PullResult* result = findResult(analysis, view.pull);
     const Pull* pull = findPull(day, view.pull);
-    out.title = QObject::tr("Torque as recorded, %1, over seconds").arg(QString::fromUtf8(torqueUnitText(view.units.torque)));
+    out.xTitle = u"s"_s;
+    out.title = QObject::tr("Torque as recorded, %1").arg(QString::fromUtf8(torqueUnitText(view.units.torque)));
     if (!result || !pull || !pull->raw)
         return out;
     try {
@@ -218,7 +218,8 @@ BoardContent speedInTime(const TestDay& day, const DayAnalysis& analysis, const 
     BoardContent out;
     const PullResult* result = findResult(analysis, view.pull);
     const Pull* pull = findPull(day, view.pull);
-    out.title = QObject::tr("Engine speed, rpm, over seconds");
+    out.xTitle = u"s"_s;
+    out.title = QObject::tr("Engine speed, rpm");
     const Column* speed = pull && pull->raw ? pull->raw->find("engine_speed") : nullptr;
     if (!result || !speed)
         return out;

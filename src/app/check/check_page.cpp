@@ -51,7 +51,7 @@ QWidget* CheckPage::makeList() {
     m_table->verticalHeader()->setDefaultSectionSize(28);
     m_table->horizontalHeader()->setHighlightSections(false);
     m_table->horizontalHeader()->setStretchLastSection(true);
-    const int widths[] = {86, 52, 78, 78, 82};
+    const int widths[] = {86, 52, 82, 78, 82};
     for (int i = 0; i < 5; ++i)
         m_table->setColumnWidth(i, widths[i]);
     m_table->setMinimumWidth(420);

@@ -120,7 +120,7 @@ BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& v
     }
     if (!c->protectedFromDrift)
         out.title += QObject::tr(" \u00B7 not separable from drift");
-    out.series.push_back({c->rpm, inUnits(c->delta_w, c->rpm, view), QPen(theme.ink, 2.0), {}});
+    out.series.push_back({c->rpm, inUnits(c->delta_w, c->rpm, view), QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin), {}});
     return out;
 }
 

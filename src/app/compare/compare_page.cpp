@@ -176,6 +176,7 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     m_bandTable->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_bandTable->setTabKeyNavigation(false);
     m_bandTable->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_bandTable->horizontalHeader()->setMinimumSectionSize(40);
     m_bandTable->installEventFilter(this);
     column->addWidget(m_bandTable);
     m_peaks = makeLabel(u"peakText"_s, inside);
@@ -307,7 +308,7 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
     setWarning(m_like, differs);
     m_bands->setRows(comparison ? bandRows(*comparison, now) : std::vector<BandRow>{});
     m_bandTable->setVisible(comparison != nullptr);
-    m_bandTable->setFixedHeight(30 + 26 * std::clamp(m_bands->rowCount(), 1, 8));
+    m_bandTable->setFixedHeight(34 + 26 * std::clamp(m_bands->rowCount(), 1, 9));
     m_peaks->setText(comparison ? peakLines(*comparison, now).join(u'\n') : QString());
     bool warns = false;
     m_leftOut->setText(analysis && !analysis->pulls.empty() ? leftOutText(*analysis, &warns) : QString());

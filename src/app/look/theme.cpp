@@ -4,12 +4,18 @@
 
 #include "report/page.h"
 
+#include <cmath>
 #include <QFile>
+#include <QFontDatabase>
 #include <QPainter>
 #include <QPixmap>
+#include <QStandardPaths>
 #include <QSvgRenderer>
 
 using namespace Qt::StringLiterals;
+
+/// The drawings stand in a static library: the linker must be told that they are wanted. Not in a namespace.
+static void takeInDrawings() { Q_INIT_RESOURCE(resources); }
 
 namespace hillrun {
 
@@ -58,8 +64,27 @@ QPen Theme::buildPen(int number, double width) const {
     const auto dash = report::buildDash(static_cast<size_t>(number));
     if (!dash.empty())
         pen.setDashPattern(QList<qreal>(dash.begin(), dash.end()));
-    pen.setCapStyle(Qt::FlatCap);
+    pen.setCapStyle(dash.empty() ? Qt::RoundCap : Qt::FlatCap);
+    pen.setJoinStyle(Qt::RoundJoin);
     return pen;
+}
+
+QColor Theme::faded(const QColor& colour, double share) const {
+    auto mix = [share](int a, int b) { return static_cast<int>(std::lround(share * a + (1.0 - share) * b)); };
+    return {mix(colour.red(), panel.red()), mix(colour.green(), panel.green()), mix(colour.blue(), panel.blue())};
+}
+
+/// The regular monospaced cut also answers to the family name of the proportional one. The font that is registered last
+/// keeps the name, so the proportional file is registered again after the system's fonts.
+static void preferProportional() {
+    (void)QFontDatabase::families();
+    for (const QString& folder : QStandardPaths::standardLocations(QStandardPaths::FontsLocation) + QStringList{u"/usr/share/fonts"_s}) {
+        const QString file = folder + u"/opentype/b612/B612-Regular.otf"_s;
+        if (QFile::exists(file)) {
+            QFontDatabase::addApplicationFont(file);
+            return;
+        }
+    }
 }
 
 QFont fonts::text(int pixels, bool bold) {
@@ -76,7 +101,10 @@ QFont fonts::numbers(int pixels, bool bold) {
     return font;
 }
 
-Look::Look(QObject* parent) : QObject(parent), m_theme(Theme::paper()) {}
+Look::Look(QObject* parent) : QObject(parent), m_theme(Theme::paper()) {
+    takeInDrawings();
+    preferProportional();
+}
 
 void Look::setDark(bool dark) {
     if (dark == m_theme.dark)

@@ -23,6 +23,8 @@ struct Theme {
     [[nodiscard]] QColor build(int number) const;
     /// Pen of the nth build with its own dash.
     [[nodiscard]] QPen buildPen(int number, double width) const;
+    /// A colour as it looks when laid thinly on a panel; opaque, so that lines may cross themselves.
+    [[nodiscard]] QColor faded(const QColor& colour, double share) const;
     bool operator==(const Theme&) const = default;
 };
 

@@ -18,10 +18,10 @@ namespace {
 
 constexpr double kSide = 20.0;
 constexpr double kBaseLine = 72.0;
-constexpr double kTallest = 40.0;
-constexpr double kAirTop = 8.0;
-constexpr double kAirHeight = 12.0;
-constexpr double kFullScale_pct = 6.0; ///< this much between bottom and top of a flag's range
+constexpr double kTallest = 46.0;
+constexpr double kAirTop = 7.0;
+constexpr double kAirHeight = 9.0;
+constexpr double kSmallestScale_pct = 2.0; ///< at least this much of the base stands between middle and top
 
 int buildNumber(const TestDay& day, const std::string& id) {
     for (size_t i = 0; i < day.builds.size(); ++i)
@@ -45,11 +45,21 @@ double baseMean(const TestDay& day, const DayAnalysis* analysis) {
     return count > 0 ? sum / count : 0.0;
 }
 
-double flagHeight(double mean, double base, double tallest) {
+/// Largest difference from the base, per cent, that the strip must show.
+double scaleOf(const DayAnalysis* analysis, double base) {
+    double out = kSmallestScale_pct;
+    if (analysis && base > 0.0)
+        for (const PullResult& pull : analysis->pulls)
+            if (pull.used && std::isfinite(pull.bandMean_w))
+                out = std::max(out, std::abs(100.0 * (pull.bandMean_w / base - 1.0)));
+    return out;
+}
+
+double flagHeight(double mean, double base, double scale_pct, double tallest) {
     if (!(base > 0.0) || !std::isfinite(mean))
         return 0.5 * tallest;
     const double percent = 100.0 * (mean / base - 1.0);
-    return tallest * std::clamp(0.5 + percent / kFullScale_pct / 2.0, 0.15, 1.0);
+    return tallest * std::clamp(0.5 + 0.5 * percent / scale_pct, 0.12, 1.0);
 }
 
 } // namespace
@@ -65,6 +75,7 @@ StripLayout layoutStrip(const TestDay& day, const DayAnalysis* analysis, double 
     out.flagWidth = std::clamp(room / count - 3.0, 4.0, 16.0);
     const double last_h = std::max(clock.hours[clock.order.back()], 1e-6);
     const double base = baseMean(day, analysis);
+    const double scale_pct = scaleOf(analysis, base);
     double free = kSide;
     for (size_t k = 0; k < clock.order.size(); ++k) {
         const size_t i = clock.order[k];
@@ -83,7 +94,7 @@ StripLayout layoutStrip(const TestDay& day, const DayAnalysis* analysis, double 
             const PullResult& result = analysis->pulls[i];
             flag.used = result.used;
             flag.flagged = !result.flags.empty();
-            flag.height = flagHeight(result.bandMean_w, base, tallest);
+            flag.height = flagHeight(result.bandMean_w, base, scale_pct, tallest);
             flag.factor = result.curve && result.curve->weatherKnown ? result.curve->air.factor : 0.0;
         }
         if (flag.firstOfSet && !out.flags.empty() && clock.clockKnown) {

@@ -46,6 +46,7 @@ MainWindow::MainWindow(Dialogs& dialogs) : m_dialogs(dialogs) {
     restoreState();
     refreshTitle();
     refreshActions();
+    m_pages->setFocus();
 }
 
 MainWindow::~MainWindow() = default;

@@ -13,7 +13,7 @@ StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) :
     setAttribute(Qt::WA_StyledBackground);
     setFixedWidth(92);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 8, 0, 8);
+    column->setContentsMargins(0, 8, 1, 8);
     column->setSpacing(4);
     for (const char* step : {"check", "compare", "report"}) {
         const QAction* action = actions.get((std::string("page.") + step).c_str());

@@ -12,7 +12,6 @@ namespace {
 constexpr const char* kPlusMinus = "\xC2\xB1";
 constexpr const char* kMinus = "\xE2\x88\x92";
 constexpr const char* kDash = "\xE2\x80\x93";
-constexpr const char* kGap = "\xE2\x80\xAF"; // narrow, does not break
 constexpr const char* kSpace = "\xC2\xA0"; // does not break
 
 bool hasRegion(const Comparison& c, RegionKind kind) {
@@ -214,7 +213,7 @@ std::string rpmText(double rpm) {
     std::string text = fmt::format("{:.0f}", rpm);
     const size_t digits = text.size() - (text.starts_with('-') ? 1 : 0);
     if (digits > 3)
-        text.insert(text.size() - 3, kGap);
+        text.insert(text.size() - 3, kSpace);
     return text;
 }
 

@@ -29,7 +29,7 @@ struct RoundedPair {
 RoundedPair roundedByInterval(double value, double half);
 /// "1.6 ± 0.5 kW"; with `sign` "+1.6 ± 0.5 kW".
 std::string withInterval(double value, double half, const std::string& unit, bool sign);
-/// An engine speed with a narrow gap at the thousands: "4 500".
+/// An engine speed with a gap that does not break at the thousands: "4 500".
 std::string rpmText(double rpm);
 
 } // namespace hillrun

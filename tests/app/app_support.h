@@ -1,0 +1,77 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/shell/main_window.h"
+#include "formats/day_store.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+#include <QSettings>
+#include <QTest>
+
+namespace hillrun::test {
+
+/// Answers every question as the test says and keeps what was shown.
+class TestDialogs : public Dialogs {
+public:
+    std::optional<QString> dayFolder, dayZip, target, reason;
+    QStringList loggerFiles;
+    UnsavedChoice unsaved = UnsavedChoice::Discard;
+    QStringList errors;
+    int unsavedAsked = 0;
+
+    std::optional<QString> askDayFolder(QWidget*) override { return dayFolder; }
+    std::optional<QString> askDayZip(QWidget*) override { return dayZip; }
+    QStringList askLoggerFiles(QWidget*) override { return loggerFiles; }
+    std::optional<QString> askTarget(QWidget*, const QString&, const QString&, const QString&) override { return target; }
+    std::optional<QString> askReason(QWidget*, const QString&) override { return reason; }
+    UnsavedChoice askUnsaved(QWidget*, const QString&) override {
+        ++unsavedAsked;
+        return unsaved;
+    }
+    void showError(QWidget*, const QString&, const QString& message) override { errors << message; }
+};
+
+/// Waits for a condition, at most ten seconds.
+template <class Condition> bool waitFor(const Condition& condition) { return QTest::qWaitFor(condition, 10000); }
+
+/// A window with fresh settings on a copy of a demo day.
+struct OpenWindow {
+    TemporaryFolder folder;
+    TestDialogs dialogs;
+    std::unique_ptr<MainWindow> window;
+    std::filesystem::path day;
+
+    explicit OpenWindow(const std::filesystem::path& source = demoDay()) {
+        QSettings().clear();
+        window = std::make_unique<MainWindow>(dialogs);
+        window->show();
+        if (source.empty())
+            return;
+        day = folder.path() / "day";
+        std::filesystem::copy(source, day, std::filesystem::copy_options::recursive);
+        window->openDay(day);
+        REQUIRE(settled());
+    }
+
+    /// The analysis of what is shown has arrived.
+    bool settled() {
+        return waitFor([&] { return window->document().analysis() && !window->document().isBusy(); });
+    }
+    template <class Widget> Widget* find(const char* name) {
+        auto* widget = window->findChild<Widget*>(QLatin1StringView(name));
+        INFO("looking for " << name);
+        REQUIRE(widget);
+        return widget;
+    }
+    QAction* action(const char* name) { return find<QAction>(name); }
+    void trigger(const char* name) {
+        REQUIRE(action(name)->isEnabled());
+        action(name)->trigger();
+    }
+    QString text(const char* name) { return find<QLabel>(name)->text(); }
+    const DayAnalysis& analysis() { return *window->document().analysis(); }
+};
+
+} // namespace hillrun::test

@@ -1,0 +1,90 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app_support.h"
+
+#include <QSignalSpy>
+
+using namespace hillrun;
+using namespace Qt::StringLiterals;
+namespace fs = std::filesystem;
+
+namespace {
+struct Opened {
+    test::TemporaryFolder folder;
+    fs::path path = folder.path() / "day";
+    DayDocument document;
+    Opened() {
+        fs::copy(test::demoDay(), path, fs::copy_options::recursive);
+        document.show(readDay(path), path);
+        REQUIRE(test::waitFor([&] { return !document.isBusy(); }));
+    }
+};
+} // namespace
+
+TEST_CASE("an edit changes the analysis, undo brings the old one back to the digit") {
+    Opened o;
+    const auto before = o.document.analysis();
+    o.document.setAside({"p02"}, u"not warm"_s);
+    REQUIRE(test::waitFor([&] { return !o.document.isBusy(); }));
+    CHECK(o.document.analysis()->find("A", "B")->bands[0].delta_w != before->find("A", "B")->bands[0].delta_w);
+    CHECK(findPull(o.document.day(), "p02")->reason == "not warm");
+    o.document.undoStack().undo();
+    REQUIRE(test::waitFor([&] { return !o.document.isBusy(); }));
+    CHECK(o.document.analysis()->find("A", "B")->bands[0].delta_w == before->find("A", "B")->bands[0].delta_w);
+    o.document.undoStack().redo();
+    CHECK_FALSE(findPull(o.document.day(), "p02")->use);
+}
+
+TEST_CASE("an edit that changes nothing leaves no trace") {
+    Opened o;
+    o.document.takeBack({"p01"});
+    CHECK(o.document.undoStack().count() == 0);
+}
+
+TEST_CASE("only the newest question is answered") {
+    Opened o;
+    QSignalSpy answers(&o.document, &DayDocument::analysisReady);
+    AnalysisSettings settings = o.document.settings();
+    for (const Standard standard : {Standard::Uncorrected, Standard::SaeJ607, Standard::Iso1585}) {
+        settings.reduce.standard = standard;
+        o.document.setSettings(settings);
+    }
+    REQUIRE(test::waitFor([&] { return !o.document.isBusy(); }));
+    CHECK(answers.count() == 1);
+    CHECK(o.document.analysis()->settings.reduce.standard == Standard::Iso1585);
+}
+
+TEST_CASE("edits are kept without saving and offered again, saving drops them") {
+    Opened o;
+    o.document.setWindow("p01", RpmRange{3000.0, 7000.0});
+    REQUIRE(test::waitFor([&] { return fs::exists(DayDocument::autosaveFile(o.path)); }));
+    const auto kept = DayDocument::findAutosave(o.path, readDay(o.path));
+    REQUIRE(kept);
+    CHECK(kept->pulls[0].window_rpm == RpmRange{3000.0, 7000.0});
+    CHECK(kept->pulls[0].raw);
+    o.document.save();
+    CHECK_FALSE(fs::exists(DayDocument::autosaveFile(o.path)));
+    CHECK_FALSE(DayDocument::findAutosave(o.path, readDay(o.path)));
+    CHECK(readDay(o.path).pulls[0].window_rpm == RpmRange{3000.0, 7000.0});
+    CHECK(o.document.undoStack().isClean());
+}
+
+TEST_CASE("saving elsewhere moves the day there, failing to save loses nothing") {
+    Opened o;
+    o.document.setAside({"p05"}, u"wrong gear"_s);
+    CHECK(test::messageOf([&] { o.document.saveAs("/proc/nowhere/day"); }).find("cannot write") != std::string::npos);
+    CHECK_FALSE(o.document.undoStack().isClean());
+    o.document.saveAs(o.folder.path() / "copy.zip");
+    CHECK(o.document.path() == o.folder.path() / "copy.zip");
+    CHECK(readDay(o.folder.path() / "copy.zip").pulls[4].reason == "wrong gear");
+    CHECK(readDay(o.path).pulls[4].use);
+}
+
+TEST_CASE("closing while work is under way gives nothing back") {
+    Opened o;
+    o.document.setAside({"p01"}, u"x"_s);
+    o.document.close();
+    QTest::qWait(300);
+    CHECK_FALSE(o.document.analysis());
+    CHECK_FALSE(o.document.isBusy());
+}

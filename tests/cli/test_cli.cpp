@@ -1,0 +1,228 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// Runs the built program as a user would, and reads what it prints.
+
+#include "formats/day_store.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <cstdio>
+#include <fstream>
+#include <nlohmann/json.hpp>
+#include <sys/wait.h>
+
+using namespace hillrun;
+using Json = nlohmann::json;
+namespace fs = std::filesystem;
+
+namespace {
+
+struct Run {
+    int status = -1;
+    std::string out;
+    std::string error;
+    [[nodiscard]] Json json() const { return Json::parse(out); }
+};
+
+Run run(const std::string& arguments, const char* program = "hillrun-cli") {
+    const char* folder = std::getenv("HILLRUN_BIN");
+    REQUIRE(folder);
+    const test::TemporaryFolder temporary;
+    const std::string errors = (temporary.path() / "err").string();
+    const std::string command = std::string(folder) + "/" + program + " " + arguments + " 2>" + errors;
+    Run result;
+    FILE* pipe = ::popen(command.c_str(), "r");
+    REQUIRE(pipe);
+    char buffer[4096];
+    while (const size_t got = std::fread(buffer, 1, sizeof buffer, pipe))
+        result.out.append(buffer, got);
+    const int status = ::pclose(pipe);
+    result.status = WIFEXITED(status) ? WEXITSTATUS(status) : -1;
+    result.error = readFileText(errors);
+    return result;
+}
+
+std::string demo() { return "'" + test::demoDay().string() + "'"; }
+void write(const fs::path& path, const std::string& text) { std::ofstream(path) << text; }
+
+} // namespace
+
+TEST_CASE("weather answers one case") {
+    const Json answer = run("weather --standard sae-j1349 --temperature-c 30 --pressure-kpa 95 --humidity-pct 0 --json").json();
+    CHECK(answer["standard"] == "sae-j1349");
+    CHECK(answer["factor"].get<double>() == Approx(1.059957440).margin(5e-10)); // arithmetic on the printed formula
+    CHECK(answer["within_validity"] == true);
+    CHECK(answer["dry_pressure_kpa"] == 95.0);
+    CHECK(answer["reference"]["dry_pressure_kpa"] == 99.0);
+    for (const char* key : {"validity_note", "vapour_pressure_kpa", "air_density_kg_m3", "density_altitude_m"})
+        CHECK(answer.contains(key));
+}
+
+TEST_CASE("weather answers a batch in order, errors among the rest") {
+    const test::TemporaryFolder temporary;
+    write(temporary.path() / "cases.json",
+          R"([{"standard":"din-70020","temperature_c":20,"pressure_kpa":101.3,"humidity_pct":50},
+              {"standard":"sae-j1349","temperature_c":20,"pressure_kpa":98,"humidity_pct":150},
+              {"standard":"iso-1585","temperature_c":25,"pressure_kpa":99,"vapour_pressure_kpa":0},
+              {"standard":"iso-1585","temperature_c":25,"pressure_kpa":99,"vapour_pressure_kpa":0,"ignition":"compression"},
+              7])");
+    const Run result = run("weather --batch '" + (temporary.path() / "cases.json").string() + "' --json");
+    CHECK(result.status == 0);
+    const Json answers = result.json();
+    REQUIRE(answers.size() == 5);
+    CHECK(answers[0]["factor"].get<double>() == Approx(1.0));
+    CHECK(answers[1]["error"].get<std::string>().find("relative humidity 150 %") != std::string::npos);
+    CHECK(answers[2]["factor"].get<double>() == Approx(1.0));
+    CHECK(answers[3]["error"].get<std::string>().find("fuel") != std::string::npos);
+    CHECK(answers[4].contains("error"));
+}
+
+TEST_CASE("analyse answers with every key of the format") {
+    const Json answer = run("analyse " + demo() + " --json").json();
+    for (const char* key : {"standard", "grid_rpm", "repeatability", "drift", "builds", "comparisons"})
+        CHECK(answer.contains(key));
+    CHECK(answer["repeatability"]["degrees_of_freedom"] == 7);
+    CHECK(answer["drift"]["identified"] == true);
+    CHECK(answer["drift"]["allowance"] == "cautious");
+    CHECK(answer["builds"][0]["pulls_left_out"][0]["id"] == "p03");
+    const Json& c = answer["comparisons"][0];
+    for (const char* key : {"from", "to", "rpm", "delta_power_kw", "delta_torque_nm", "pointwise95", "simultaneous95", "family95",
+                            "protected_from_drift", "drift_that_would_explain_pct", "regions", "bands", "peak_power",
+                            "crossovers_rpm", "changed", "like_for_like", "verdict", "summary"})
+        CHECK(c.contains(key));
+    CHECK(c["verdict"] == "mixed");
+    CHECK(c["rpm"].size() == c["delta_power_kw"].size());
+    CHECK(c["bands"].size() == 4);
+    CHECK(c["drift_that_would_explain_pct"].is_null());
+    CHECK(answer["grid_rpm"].size() == answer["builds"][0]["power_kw"].size());
+}
+
+TEST_CASE("what is asked for is what comes") {
+    const Json answer = run("analyse " + demo() + " --standard iso-1585 --grid-rpm 100 --band 4500:7000 --from B --to A --json").json();
+    CHECK(answer["standard"] == "iso-1585");
+    CHECK(answer["grid_rpm"][1].get<double>() - answer["grid_rpm"][0].get<double>() == 100.0);
+    REQUIRE(answer["comparisons"].size() == 1);
+    CHECK(answer["comparisons"][0]["from"] == "B");
+    CHECK(answer["comparisons"][0]["bands"].back()["from_rpm"] == 4500.0);
+}
+
+TEST_CASE("the effect that was put into the demo day is inside the bands") {
+    // data/demo/flat-twin.json: about +3.6 % at 5400 rpm, -3.2 % at 2900 rpm.
+    const Json answer = run("analyse " + demo() + " --json").json();
+    const Json& c = answer["comparisons"][0];
+    for (size_t i = 0; i < c["rpm"].size(); ++i) {
+        const double rpm = c["rpm"][i].get<double>();
+        if (rpm != 5400.0 && rpm != 2900.0)
+            continue;
+        const double truth = answer["builds"][0]["power_kw"][i].get<double>() * (rpm > 5000.0 ? 0.036 : -0.032);
+        CHECK(c["simultaneous95"]["low"][i].get<double>() < truth);
+        CHECK(c["simultaneous95"]["high"][i].get<double>() > truth);
+    }
+}
+
+TEST_CASE("reduce answers one pull") {
+    const Json answer = run("reduce " + demo() + " --pull p06 --json").json();
+    for (const char* key : {"rpm", "torque_nm", "power_kw", "factor", "window_rpm", "trimmed", "events", "peak_power", "peak_torque"})
+        CHECK(answer.contains(key));
+    bool spike = false;
+    for (const Json& trim : answer["trimmed"])
+        spike = spike || trim["why"] == "unsettled start";
+    CHECK(spike);
+}
+
+TEST_CASE("batches give one line a day, in order, and go on after a bad one") {
+    const test::TemporaryFolder temporary;
+    write(temporary.path() / "days.txt", test::demoDay().string() + "\n/nowhere\n" + test::boostDay().string() + "\n");
+    const Run result = run("analyse --batch '" + (temporary.path() / "days.txt").string() + "' --json-lines");
+    CHECK(result.status == 0);
+    std::istringstream lines(result.out);
+    std::vector<Json> days;
+    for (std::string line; std::getline(lines, line);)
+        days.push_back(Json::parse(line));
+    REQUIRE(days.size() == 3);
+    CHECK(days[0]["comparisons"].size() == 1);
+    CHECK(days[1]["error"].get<std::string>().find("missing") != std::string::npos);
+    CHECK(days[2]["comparisons"].size() == 3);
+    CHECK(result.out.starts_with("{\"day\":"));
+}
+
+TEST_CASE("import begins a day, guesses builds and converts") {
+    const test::TemporaryFolder temporary;
+    for (const char* pull : {"p01", "p02", "p05", "p06"}) {
+        const std::string build = std::string(pull) < "p03" ? "A" : "B";
+        std::string text = readFileText(test::demoDay() / "pulls" / (std::string(pull) + ".csv"));
+        write(temporary.path() / (build + "_" + pull + ".csv"), text.replace(text.find("engine_speed [rpm]"), 18, "RPM"));
+    }
+    const std::string folder = temporary.path().string();
+    const Run result = run("import " + folder + "/A_p01.csv " + folder + "/A_p02.csv " + folder + "/B_p05.csv " + folder +
+                           "/B_p06.csv --into " + folder + "/day --temperature-c 18 --pressure-kpa 98.2 --humidity-pct 55");
+    CHECK(result.status == 0);
+    CHECK(result.out.find("RPM [rpm] -> engine_speed (guessed)") != std::string::npos);
+    const TestDay day = readDay(temporary.path() / "day");
+    CHECK(day.builds.size() == 2);
+    CHECK(day.pulls.size() == 4);
+    const Json answer = run("analyse " + folder + "/day --json").json();
+    CHECK(answer["comparisons"][0]["verdict"] == "cannot_tell"); // no return to base
+    CHECK(answer["comparisons"][0]["protected_from_drift"] == false);
+    CHECK(answer["comparisons"][0]["drift_that_would_explain_pct"].get<double>() > 0.0);
+    for (const Json& region : answer["comparisons"][0]["regions"])
+        CHECK(region["kind"] == "unresolved");
+}
+
+TEST_CASE("export writes each kind of file") {
+    const test::TemporaryFolder temporary;
+    for (const char* ending : {"zip", "csv", "json", "pdf", "svg"}) {
+        const fs::path file = temporary.path() / (std::string("out.") + ending);
+        CHECK(run("export " + demo() + " --to '" + file.string() + "'").status == 0);
+        CHECK(fs::file_size(file) > 1000);
+    }
+    CHECK(Json::parse(readFileText(temporary.path() / "out.json"))["comparisons"].size() == 1);
+    CHECK(readDay(temporary.path() / "out.zip").pulls.size() == 11);
+    const std::string text = (temporary.path() / "out.txt").string();
+    REQUIRE(std::system(("pdftotext -layout '" + (temporary.path() / "out.pdf").string() + "' '" + text + "'").c_str()) == 0);
+    CHECK(readFileText(text).find("Collector length, flat twin") != std::string::npos);
+    CHECK(readFileText(text).find("B gives") != std::string::npos);
+}
+
+TEST_CASE("the exit status tells wrong use from unwilling data") {
+    const struct {
+        const char* arguments;
+        int status;
+        const char* word;
+    } rows[] = {
+        {"", 2, ""},
+        {"analyse", 2, "give one DAY"},
+        {"analyse /nowhere --json", 1, "missing"},
+        {"analyse --batch /nowhere.txt", 1, "missing"},
+        {"weather --standard nonsense --temperature-c 20 --pressure-kpa 98 --humidity-pct 50 --json", 2, "no correction standard"},
+        {"weather --standard sae-j1349 --temperature-c 20 --pressure-kpa 98 --humidity-pct 150 --json", 1, "relative humidity 150 %"},
+        {"weather --standard sae-j1349 --temperature-c 20 --json", 2, "give --standard"},
+        {"weather --standard sae-j1349 --temperature-c 20 --pressure-kpa 98 --humidity-pct 50 --dew-point-c 5", 2, "exactly one"},
+        {"frobnicate", 2, ""},
+    };
+    for (const auto& row : rows) {
+        INFO(row.arguments);
+        const Run result = run(row.arguments);
+        CHECK(result.status == row.status);
+        CHECK(result.error.find(row.word) != std::string::npos);
+    }
+    CHECK(run("analyse " + demo() + " --band 5000:4000").status == 2);
+    CHECK(run("analyse " + demo() + " --from A").status == 2);
+    CHECK(run("analyse " + demo() + " --from A --to Z").status == 1);
+    CHECK(run("reduce " + demo() + " --pull p99").status == 1);
+    CHECK(run("export " + demo() + " --to x.doc").status == 2);
+    CHECK(run("--help").status == 0);
+    CHECK(run("analyse --help").out.find("--drift-bound-pct") != std::string::npos);
+}
+
+TEST_CASE("the stand-in makes a day from a description") {
+    const test::TemporaryFolder temporary;
+    const std::string out = (temporary.path() / "day.zip").string();
+    const std::string spec = (test::dataFolder() / "demo" / "flat-twin.json").string();
+    CHECK(run("--make-day '" + spec + "' --out '" + out + "' --seed 3", "hillrun-simcell").status == 0);
+    CHECK(readDay(out).pulls.size() == 11);
+    CHECK(run("--make-day /nowhere --out '" + out + "'", "hillrun-simcell").status == 1);
+    CHECK(run("--out x", "hillrun-simcell").status == 2);
+}

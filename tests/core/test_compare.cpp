@@ -1,0 +1,153 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/compare/schools.h"
+#include "day_support.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+
+using namespace hillrun;
+using test::smallDay;
+
+namespace {
+DayAnalysis analysed(const TestDay& day, const AnalysisSettings& settings = {}) {
+    DrawCache cache;
+    return analyse(day, settings, cache);
+}
+} // namespace
+
+TEST_CASE("a whole simulated day finds the effect that was put in") {
+    const DayAnalysis a = analysed(smallDay("A3 B3 A3", 3.0));
+    const Comparison* c = a.find("A", "B");
+    REQUIRE(c);
+    CHECK(c->verdict == VerdictKind::Gain);
+    CHECK(c->protectedFromDrift);
+    const BandResult& whole = c->bands.front();
+    CHECK(whole.percent == Approx(3.0).margin(0.8));
+    CHECK(whole.low_w < 0.03 * whole.base_w);
+    CHECK(whole.high_w > 0.03 * whole.base_w);
+    CHECK(c->peakPower_w.low < 0.03 * 66000.0);
+    CHECK(c->peakPower_w.high > 0.03 * 60000.0);
+    CHECK(c->changed == std::vector<Change>{{"collector", "450 mm", "600 mm"}});
+}
+
+TEST_CASE("bands: the whole common range, its thirds, then those asked for") {
+    AnalysisSettings settings;
+    settings.bands = {{4000.0, 5000.0}, {9000.0, 9500.0}, {6000.0, 8000.0}};
+    const DayAnalysis a = analysed(smallDay("A2 B2 A2"), settings);
+    const auto& bands = a.find("A", "B")->bands;
+    REQUIRE(bands.size() == 6); // the one at 9000 rpm lies outside
+    CHECK(bands[1].range_rpm.low == bands[0].range_rpm.low);
+    CHECK(bands[3].range_rpm.high == Approx(bands[0].range_rpm.high));
+    CHECK(bands[4].range_rpm == RpmRange{4000.0, 5000.0});
+    CHECK(bands[4].asked == 0);
+    CHECK(bands[5].asked == 2);
+    CHECK(bands[5].range_rpm.high == bands[0].range_rpm.high); // cut to what there is
+}
+
+TEST_CASE("pairs: base to each, neighbour to neighbour, others when looked at, or only those named") {
+    const TestDay day = smallDay("A2 B2 C2 D2 A2");
+    auto pairs = [](const DayAnalysis& a) {
+        std::string out;
+        for (const Comparison& c : a.comparisons)
+            out += c.from + c.to + " ";
+        return out;
+    };
+    AnalysisSettings settings;
+    CHECK(pairs(analysed(day)) == "AB AC AD BC CD ");
+    settings.alsoPairs = {{"B", "D"}, {"A", "B"}};
+    CHECK(pairs(analysed(day, settings)) == "AB AC AD BC CD BD ");
+    settings.pairs = {{"D", "B"}};
+    const DayAnalysis named = analysed(day, settings);
+    CHECK(pairs(named) == "DB ");
+    CHECK(named.comparisons.front().namedBeforehand);
+}
+
+TEST_CASE("a comparison turned round is the same one with the other sign") {
+    AnalysisSettings settings;
+    settings.alsoPairs = {{"B", "A"}};
+    const DayAnalysis a = analysed(smallDay("A3 B3 A3"), settings);
+    const Comparison* there = a.find("A", "B");
+    const Comparison* back = a.find("B", "A");
+    REQUIRE((there && back));
+    for (size_t i = 0; i < there->rpm.size(); ++i)
+        CHECK((1.0 + there->delta_w[i] / a.findBuild("A")->power_w[i]) * (1.0 + back->delta_w[i] / a.findBuild("B")->power_w[i]) == Approx(1.0));
+    CHECK(back->verdict == VerdictKind::Loss);
+}
+
+TEST_CASE("pulls set aside, unreadable or without weather are left out with their reason") {
+    TestDay day = smallDay("A3 B3 A3");
+    day.pulls[0].use = false;
+    day.pulls[0].reason = "not warm";
+    day.pulls[1].weather.reset();
+    day.pulls[3].raw.reset();
+    day.pulls[3].problem = "pulls/p04.csv: the file is empty";
+    const DayAnalysis a = analysed(day);
+    CHECK(a.pulls[0].whyLeftOut == "not warm");
+    CHECK(a.pulls[0].curve); // still drawn
+    CHECK(a.pulls[1].whyLeftOut.find("weather") != std::string::npos);
+    CHECK(a.pulls[3].whyLeftOut.find("empty") != std::string::npos);
+    CHECK(a.findBuild("A")->pullsUsed == std::vector<std::string>{"p03", "p07", "p08", "p09"});
+}
+
+TEST_CASE("days that allow nothing say so instead of failing") {
+    CHECK(analysed(TestDay{}).whyNoComparison == "no pull is in use");
+    const DayAnalysis single = analysed(smallDay("A3"));
+    CHECK(single.comparisons.empty());
+    CHECK(single.whyNoComparison == "only one build has pulls in use");
+    CHECK(single.builds.size() == 1);
+    AnalysisSettings unknown;
+    unknown.pairs = {{"A", "Z"}};
+    CHECK(test::messageOf([&] { analysed(smallDay("A2 B2"), unknown); }).find("no build \"Z\"") != std::string::npos);
+    AnalysisSettings bad;
+    bad.bands = {{5000.0, 4000.0}};
+    CHECK(test::messageOf([&] { analysed(smallDay("A2 B2"), bad); }).find("5000:4000") != std::string::npos);
+}
+
+TEST_CASE("another gear or a far mixture makes a pair not comparable, unless the mixture is what changed") {
+    sim::CellSpec spec = test::cellSpec("A3 B3 A3", 2.0);
+    spec.effects["B"].lambdaShift = 0.12;
+    TestDay day = sim::simulateDay(spec, 3);
+    CHECK(analysed(day).find("A", "B")->verdict == VerdictKind::NotComparable);
+    day.builds[1].parts.emplace_back("main jet", "145");
+    CHECK(analysed(day).find("A", "B")->verdict != VerdictKind::NotComparable);
+    TestDay gears = smallDay("A3 B3 A3");
+    for (Pull& pull : gears.pulls)
+        pull.gear = pull.build == "A" ? 4 : 3;
+    CHECK(analysed(gears).find("A", "B")->verdict == VerdictKind::NotComparable);
+}
+
+TEST_CASE("no difference is only said with a difference that matters") {
+    const TestDay day = smallDay("A6 B6 A6", 0.0, 8);
+    CHECK(analysed(day).find("A", "B")->verdict == VerdictKind::CannotTell);
+    AnalysisSettings settings;
+    settings.matters_pct = 2.0;
+    CHECK(analysed(day, settings).find("A", "B")->verdict == VerdictKind::NoDifference);
+    settings.matters_pct = 0.05;
+    CHECK(analysed(day, settings).find("A", "B")->verdict == VerdictKind::CannotTell);
+}
+
+TEST_CASE("the schools pick the pull they say") {
+    const DayAnalysis a = analysed(smallDay("A3 B3 A3"));
+    std::vector<std::pair<double, std::string>> byMean;
+    for (const PullResult& pull : a.pulls)
+        if (pull.build == "A")
+            byMean.emplace_back(pull.bandMean_w, pull.id);
+    std::sort(byMean.begin(), byMean.end());
+    CHECK(schoolCurve(a, "A", CurveSchool::Mean).pull.empty());
+    CHECK(schoolCurve(a, "A", CurveSchool::Best).pull == byMean.back().second);
+    CHECK(schoolCurve(a, "A", CurveSchool::Median).pull == byMean[2].second);
+    CHECK(schoolCurve(a, "A", CurveSchool::LastSettled).pull == "p09");
+    CHECK(schoolCurve(a, "C", CurveSchool::Best).rpm.empty());
+}
+
+TEST_CASE("the correction standard moves all figures alike") {
+    const TestDay day = smallDay("A3 B3 A3");
+    AnalysisSettings settings;
+    settings.reduce.standard = Standard::SaeJ607;
+    const DayAnalysis older = analysed(day, settings);
+    const DayAnalysis sae = analysed(day);
+    const double ratio = older.findBuild("A")->peakPower_w.value / sae.findBuild("A")->peakPower_w.value;
+    CHECK(ratio == Approx(1.04).margin(0.004)); // about 4 % higher, common practice
+    CHECK(older.find("A", "B")->bands[0].percent == Approx(sae.find("A", "B")->bands[0].percent).margin(0.02));
+}

@@ -1,0 +1,154 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/compare/contrast.h"
+#include "core/compare/flags.h"
+#include "fit_support.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+
+using namespace hillrun;
+using test::DaySketch;
+using test::minus;
+using test::sketchDay;
+
+TEST_CASE("drift is identified only by a return to a build") {
+    CHECK_FALSE(fitDay(sketchDay({"AAABBB"})).drift.identified);
+    CHECK_FALSE(fitDay(sketchDay({"AABBCC"})).drift.identified);
+    CHECK(fitDay(sketchDay({"AAABBBAAA"})).drift.identified);
+    CHECK(fitDay(sketchDay({"AABBBBAA"})).drift.identified);
+    CHECK(fitDay(sketchDay({"AABBCCAA"})).drift.identified);
+}
+
+TEST_CASE("the worst jump of each design is what the method says") {
+    const struct {
+        const char* design;
+        int from, to;
+        double jump;
+    } rows[] = {{"AAABBBAAA", 0, 1, 0.5}, {"AAABBBBBBAAA", 0, 1, 0.5}, {"AABBAABB", 0, 1, 0.5}, {"AABBCCAA", 0, 1, 2.0 / 3.0}, {"AAABBB", 0, 1, 1.0}};
+    for (const auto& row : rows) {
+        INFO(row.design);
+        FitInput input = sketchDay({row.design});
+        for (FitPull& pull : input.pulls) // the table's figures are for evenly spaced sets
+            pull.time_h = pull.set;
+        const auto c = evaluate(fitDay(input), minus(input.builds, row.from, row.to), {});
+        REQUIRE(c);
+        CHECK(c->worstJump == Approx(row.jump).margin(0.02));
+    }
+}
+
+TEST_CASE("a straight drift does not touch the difference when the base was run again") {
+    DaySketch sketch{"AAABBBAAA", 2.0, 0.0, 0.0, 0.0};
+    sketch.drift_pct = -3.0;
+    const DayModel model = fitDay(sketchDay(sketch));
+    const auto c = evaluate(model, minus(2, 0, 1), {});
+    CHECK(c->levelDelta == Approx(std::log(1.02)).margin(5e-4));
+    CHECK(c->protectedFromDrift);
+    CHECK_FALSE(c->explainingDrift);
+    CHECK(model.drift.overDay == Approx(-0.03).margin(0.004));
+}
+
+TEST_CASE("without a return nothing may be claimed until a bound is declared") {
+    const DayModel model = fitDay(sketchDay({"AAABBB", 4.0}));
+    const auto open = evaluate(model, minus(2, 0, 1), {});
+    CHECK_FALSE(open->protectedFromDrift);
+    CHECK_FALSE(open->mayClaim());
+    CHECK(*open->explainingDrift == Approx(std::abs(open->levelDelta)));
+    const auto bounded = evaluate(model, minus(2, 0, 1), {DriftAllowance::Cautious, 1.0});
+    CHECK(bounded->mayClaim());
+    CHECK(bounded->boundHalf == Approx(0.01));
+    CHECK(bounded->levelDelta == open->levelDelta);
+}
+
+TEST_CASE("one pull a build gives a difference and no interval") {
+    const DayModel model = fitDay(sketchDay({"AB", 3.0}));
+    const auto c = evaluate(model, minus(2, 0, 1), {});
+    CHECK(model.degreesOfFreedom == 0);
+    CHECK(std::isfinite(c->delta(10)));
+    CHECK(std::isnan(c->standardError(10)));
+    CHECK_FALSE(c->mayClaim());
+    DrawCache cache;
+    const std::vector<ContrastCurve> one{*c};
+    CHECK(std::isnan(criticalValues(model, one, cache).own.front()));
+}
+
+TEST_CASE("a build that was never run cannot be estimated") {
+    FitInput input = sketchDay({"AAABBB"});
+    input.builds = 3;
+    CHECK_FALSE(evaluate(fitDay(input), minus(3, 0, 2), {}));
+}
+
+TEST_CASE("the simultaneous band is wider than the pointwise one, the family's wider still") {
+    const FitInput input = sketchDay({"AABBCCAA"});
+    const DayModel model = fitDay(input);
+    const std::vector<ContrastCurve> pairs{*evaluate(model, minus(3, 0, 1), {}), *evaluate(model, minus(3, 0, 2), {}), *evaluate(model, minus(3, 1, 2), {})};
+    DrawCache cache;
+    const CriticalValues c = criticalValues(model, pairs, cache);
+    for (size_t i = 0; i < pairs.size(); ++i) {
+        CHECK(c.own[i] * pairs[i].standardError(20) > pairs[i].pointwiseHalf(20));
+        CHECK(c.family >= c.own[i]);
+    }
+    CHECK(c.own.front() > 2.4);
+    CHECK(c.own.front() < 6.0);
+}
+
+TEST_CASE("the same day gives the same digits, and the cache changes nothing") {
+    const DayModel model = fitDay(sketchDay({}));
+    const std::vector<ContrastCurve> one{*evaluate(model, minus(2, 0, 1), {})};
+    DrawCache cache, other;
+    const double first = criticalValues(model, one, cache).family;
+    CHECK(criticalValues(model, one, cache).family == first);
+    CHECK(criticalValues(model, one, other).family == first);
+}
+
+TEST_CASE("pulls that end early lose only what they do not have") {
+    FitInput input = sketchDay({"AAABBBAAA", 2.0, 0.0, 0.0, 0.0});
+    const auto nan = std::nan("");
+    input.logPower.row(4).tail(20).setConstant(nan); // one pull of B stops 1000 rpm early
+    const DayModel model = fitDay(input);
+    const auto c = evaluate(model, minus(2, 0, 1), {});
+    CHECK(model.core[60]);
+    CHECK_FALSE(model.core[80]);
+    CHECK(c->delta(85) == Approx(std::log(1.02)).margin(2e-3));
+    CHECK(c->shapeFactor(85) > c->shapeFactor(20));
+    for (Eigen::Index i = 3; i < 6; ++i)
+        input.logPower.row(i).tail(20).setConstant(nan);
+    const auto none = evaluate(fitDay(input), minus(2, 0, 1), {});
+    CHECK(std::isnan(none->delta(85)));
+    CHECK(std::isfinite(none->delta(20)));
+}
+
+TEST_CASE("pulls without a common range are refused") {
+    FitInput input = sketchDay({"AB"});
+    input.logPower.row(0).tail(60).setConstant(std::nan(""));
+    input.logPower.row(1).head(60).setConstant(std::nan(""));
+    CHECK(test::messageOf([&] { fitDay(input); }).find("share no range") != std::string::npos);
+}
+
+TEST_CASE("a broken pull is flagged and it is the right one") {
+    int rightBreakup = 0, rightLevel = 0, cleanFlagged = 0;
+    for (unsigned seed = 1; seed <= 40; ++seed) {
+        const FitInput clean = sketchDay({"AAABBBAAA", 1.0, 0.0, 0.4, 0.4, seed});
+        cleanFlagged += flagPulls(clean).empty() ? 0 : 1;
+        FitInput broken = clean;
+        for (Eigen::Index p = 75; p < 91; ++p) // breakup: kinks of 4 % over the last 800 rpm
+            broken.logPower(4, p) -= p % 3 == 0 ? 0.04 : 0.0;
+        const auto flags = flagPulls(broken);
+        rightBreakup += !flags.empty() && flags.front().pull == 4 && flags.front().kind == FlagKind::Rough ? 1 : 0;
+        FitInput low = clean;
+        low.logPower.row(7).array() -= 0.06;
+        const auto lows = flagPulls(low);
+        rightLevel += !lows.empty() && lows.front().pull == 7 && lows.front().kind == FlagKind::Level ? 1 : 0;
+    }
+    CHECK(rightBreakup >= 38);
+    CHECK(rightLevel >= 34);
+    CHECK(cleanFlagged <= 3);
+}
+
+TEST_CASE("of two pulls that disagree neither is blamed") {
+    FitInput input = sketchDay({"AAAAAABB", 0.0, 0.0, 0.1, 0.1});
+    input.logPower.row(7).array() -= 0.05;
+    const auto flags = flagPulls(input);
+    REQUIRE_FALSE(flags.empty());
+    CHECK(flags.front().kind == FlagKind::Disagree);
+}

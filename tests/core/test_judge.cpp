@@ -1,0 +1,111 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/compare/judge.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+
+using namespace hillrun;
+
+namespace {
+
+/// Numbers as people type them: no-break spaces and signs made plain.
+std::string plain(std::string text) {
+    for (const auto& [from, to] : {std::pair{"\xC2\xA0", " "}, std::pair{"\xC2\xB1", "+-"}, std::pair{"\xE2\x88\x92", "-"}, std::pair{"\xE2\x80\x93", "-"}})
+        for (size_t at; (at = text.find(from)) != std::string::npos;)
+            text.replace(at, std::string(from).size(), to);
+    return text;
+}
+
+Comparison base() {
+    Comparison c;
+    c.from = "A";
+    c.to = "B";
+    c.hasInterval = true;
+    BandResult whole;
+    whole.range_rpm = {2500, 8000};
+    whole.base_w = 50000;
+    whole.delta_w = 400;
+    whole.low_w = -500;
+    whole.high_w = 1300;
+    whole.low90_w = -300;
+    whole.high90_w = 1100;
+    c.bands = {whole};
+    return c;
+}
+
+Region region(double low, double high, RegionKind kind, double mean, double half) { return {{low, high}, kind, mean, half, mean * 1.2, half, 0.5 * (low + high)}; }
+
+std::string sentence(Comparison c) {
+    c.verdict = judge(c);
+    return plain(summary(c, {}));
+}
+
+} // namespace
+
+TEST_CASE("numbers are rounded by their own uncertainty") {
+    const struct {
+        double value, half;
+        const char* text;
+    } rows[] = {{1.6234, 0.47, "+1.6 +- 0.5 kW"},  {1.6234, 0.147, "+1.62 +- 0.15 kW"}, {-0.84, 0.3, "-0.8 +- 0.3 kW"},
+                {-205.3, 186.0, "-205 +- 186 kW"}, {0.02, 0.3, "0.0 +- 0.3 kW"},        {12.34, std::nan(""), "+12.3 kW"},
+                {71.957, 0.0995, "+72.0 +- 0.1 kW"}};
+    for (const auto& row : rows)
+        CHECK(plain(withInterval(row.value, row.half, "kW", true)) == row.text);
+    CHECK(plain(withInterval(std::nan(""), 0.1, "kW", false)) == "- kW");
+    CHECK(plain(rpmText(4500)) == "4 500");
+    CHECK(plain(rpmText(950)) == "950");
+}
+
+TEST_CASE("the sentence says where it gives and where it costs") {
+    Comparison c = base();
+    c.regions = {region(2500, 3800, RegionKind::Loss, -600, 200), region(3850, 4450, RegionKind::Unresolved, 0, 0),
+                 region(4500, 7500, RegionKind::Gain, 1600, 480), region(7550, 8000, RegionKind::Unresolved, 0, 0)};
+    CHECK(sentence(c) == "B gives 1.6 +- 0.5 kW over 4 500-7 500 rpm and costs up to 0.7 +- 0.2 kW below 3 800 rpm.");
+    c.regions.erase(c.regions.begin());
+    CHECK(sentence(c) == "B gives 1.6 +- 0.5 kW over 4 500-7 500 rpm.");
+    c.regions = {region(2500, 8000, RegionKind::Loss, -900, 300)};
+    CHECK(sentence(c) == "B costs 0.9 +- 0.3 kW over the whole range, 2 500-8 000 rpm.");
+}
+
+TEST_CASE("what cannot be told is said with what it would take") {
+    Comparison c = base();
+    CHECK(sentence(c) == "Cannot tell yet: B against A is +0.4 +- 0.9 kW on average over 2 500-8 000 rpm.");
+    c.protectedFromDrift = false;
+    c.driftThatWouldExplain_pct = 0.83;
+    CHECK(sentence(c).find("no return to base") != std::string::npos);
+    CHECK(sentence(c).find("If nothing drifted, B against A is +0.4 +- 0.9 kW") != std::string::npos);
+    CHECK(sentence(c).find("a drift of 0.8 % over the session would explain all of it") != std::string::npos);
+    c.hasInterval = false;
+    CHECK(sentence(c).find("no repeatability was measured today") != std::string::npos);
+    for (const std::string& text : {sentence(c), sentence(base())})
+        CHECK(text.find("significant") == std::string::npos);
+}
+
+TEST_CASE("verdicts follow regions, mean, equivalence and like for like") {
+    Comparison c = base();
+    CHECK(judge(c) == VerdictKind::CannotTell);
+    c.matters_w = 1500;
+    CHECK(judge(c) == VerdictKind::NoDifference);
+    CHECK(sentence(c).find("within +-1.5e+03") == std::string::npos);
+    c.protectedFromDrift = false;
+    CHECK(judge(c) == VerdictKind::CannotTell);
+    c = base();
+    c.bands[0].low_w = 100; // the mean excludes zero, no place on the curve does
+    CHECK(judge(c) == VerdictKind::CannotTell);
+    c.namedBeforehand = true;
+    CHECK(judge(c) == VerdictKind::Gain);
+    CHECK(sentence(c).find("where along the curve cannot be told yet") != std::string::npos);
+    c.regions = {region(3000, 4000, RegionKind::Loss, -500, 100), region(5000, 6000, RegionKind::Gain, 500, 100)};
+    CHECK(judge(c) == VerdictKind::Mixed);
+    c.likeForLike = {{"gear", "", 4, 3, -1, 0, LikeVerdict::Differs, true}};
+    CHECK(judge(c) == VerdictKind::NotComparable);
+    CHECK(sentence(c) == "A and B cannot be compared: gear was 3 against 4.");
+}
+
+TEST_CASE("the sentence speaks the reader's units") {
+    Comparison c = base();
+    c.regions = {region(4500, 7500, RegionKind::Gain, 1600, 480)};
+    c.verdict = judge(c);
+    CHECK(plain(summary(c, {PowerUnit::Horsepower, TorqueUnit::PoundFoot})) == "B gives 2.1 +- 0.6 hp over the whole range, 4 500-7 500 rpm.");
+}

@@ -1,0 +1,76 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/day_json.h"
+
+#include "formats/json_reader.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+
+using namespace hillrun;
+
+namespace {
+
+const char* const kDay = R"({
+  "format": "hill-run-day", "version": 1, "name": "Collector", "date": "2026-05-16", "weather_station": "shed",
+  "cell": {"name": "Cell 1", "kind": "hub_brake", "measured_at": "hub", "sweep": "down", "belt": "new"},
+  "article": {"name": "Twin", "engine": {"strokes": 4, "displacement_cc": 1170, "aspiration": "turbocharged", "head": "late"},
+              "vehicle": {"mass_kg": 265, "gears": [2.1, 1.4]}},
+  "builds": [{"id": "A", "name": "short", "parts": {"collector": "450 mm"}, "settings": {"map": 12}, "cost": 10, "colour": "none"}],
+  "control_windows": [{"channel": "coolant_temperature", "at": "start", "low": 82, "high": 88, "unit": "C"}],
+  "pulls": [{"id": "p01", "build": "A", "file": "pulls/p01.csv", "started": "2026-05-16T09:12:00+01:00",
+             "weather": {"temperature_c": 18.2, "pressure_kpa": 98.10, "dew_point_c": 9.5, "sky": "grey"},
+             "gear": 4, "window_rpm": [3000, 7000], "use": false, "reason": "not warm", "sound": "p01.wav"}]
+})";
+
+std::string with(const std::string& from, const std::string& to) {
+    std::string text = kDay;
+    const size_t at = text.find(from);
+    REQUIRE(at != std::string::npos);
+    return text.replace(at, from.size(), to);
+}
+
+std::string problem(const std::string& text) {
+    return test::messageOf([&] { (void)dayFromJson(text, "day.json"); });
+}
+
+} // namespace
+
+TEST_CASE("a day is read") {
+    const TestDay day = dayFromJson(kDay, "day.json");
+    CHECK(day.cell.kind == CellKind::HubBrake);
+    CHECK(day.cell.sweep == SweepDirection::Down);
+    CHECK(day.article.engine.aspiration == Aspiration::Turbocharged);
+    CHECK(day.builds[0].settings == NamedValues{{"map", "12"}});
+    const Pull& pull = day.pulls[0];
+    CHECK(pull.weather == Atmosphere{18.2, 98100.0, {HumidityKind::DewPoint_c, 9.5}});
+    CHECK(pull.window_rpm == RpmRange{3000.0, 7000.0});
+    CHECK_FALSE(pull.use);
+    CHECK_FALSE(pull.ratio);
+}
+
+TEST_CASE("a day survives the round trip, unknown keys too") {
+    const TestDay day = dayFromJson(kDay, "day.json");
+    CHECK(dayFromJson(dayToJson(day), "day.json") == day);
+    const Json out = Json::parse(dayToJson(day));
+    CHECK(out["weather_station"] == "shed");
+    CHECK(out["cell"]["belt"] == "new");
+    CHECK(out["article"]["engine"]["head"] == "late");
+    CHECK(out["builds"][0]["colour"] == "none");
+    CHECK(out["pulls"][0]["sound"] == "p01.wav");
+    CHECK(out["pulls"][0]["weather"]["sky"] == "grey");
+}
+
+TEST_CASE("what is wrong with a day is said with the key") {
+    CHECK(problem(with("\"version\": 1", "\"version\": 3")).find("day.json, key version: the format is version 3, this program knows version 1") != std::string::npos);
+    CHECK(problem(with("hill-run-day", "other")).find("not a day of Hill Run") != std::string::npos);
+    CHECK(problem(with("\"strokes\": 4", "\"strokes\": \"four\"")).find("key article.engine.strokes: expected a number") != std::string::npos);
+    CHECK(problem(with("\"pressure_kpa\": 98.10, ", "")).find("key pulls[0].weather.pressure_kpa: the key is missing") != std::string::npos);
+    CHECK(problem(with("\"build\": \"A\"", "\"build\": \"Z\"")).find("key pulls[0].build: there is no build \"Z\"") != std::string::npos);
+    CHECK(problem(with("hub_brake", "steam_brake")).find("\"steam_brake\" is not allowed here: use one of engine_brake") != std::string::npos);
+    CHECK(problem(with("2026-05-16T09:12:00+01:00", "nine o'clock")).find("pulls[0].started") != std::string::npos);
+    CHECK(problem(with("[3000, 7000]", "[7000, 3000]")).find("pulls[0].window_rpm") != std::string::npos);
+    CHECK(problem("{\n \"format\": \n").find("day.json, line") != std::string::npos);
+    CHECK(problem("").find("the file is empty") != std::string::npos);
+    CHECK(problem("[1,2]").find("expected an object") != std::string::npos);
+}

@@ -1,0 +1,107 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/compare/judge.h"
+#include "formats/curves_csv.h"
+#include "formats/day_store.h"
+#include "report/plot.h"
+#include "report/render.h"
+#include "report/sheet.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+
+using namespace hillrun;
+
+namespace {
+
+struct Demo {
+    TestDay day = readDay(test::demoDay());
+    DrawCache cache;
+    DayAnalysis analysis = analyse(day, {}, cache);
+};
+
+bool onPage(const report::Page& page, const report::Text& text) {
+    return text.at.x >= 0 && text.at.x <= page.width && text.at.y > 0 && text.at.y < page.height - 20;
+}
+
+} // namespace
+
+TEST_CASE("ticks are round and inside") {
+    CHECK(report::ticks(0.0, 10.0, 5) == std::vector<double>{0, 2, 4, 6, 8, 10});
+    CHECK(report::ticks(2400.0, 7800.0, 6) == std::vector<double>{3000, 4000, 5000, 6000, 7000});
+    CHECK(report::ticks(3.0, 3.0, 5).empty());
+}
+
+TEST_CASE("the sheet fits on its page and holds the sentence, the bands and what was left out") {
+    const Demo demo;
+    const report::Page page = report::allSheets(demo.day, demo.analysis, {}).front();
+    std::string all;
+    for (const report::Mark& mark : page.marks) {
+        if (const auto* text = std::get_if<report::Text>(&mark)) {
+            INFO(text->text << " at " << text->at.y);
+            CHECK(onPage(page, *text));
+            all += text->text + " ";
+        }
+    }
+    CHECK(all.find("B gives") != std::string::npos);
+    CHECK(all.find("breakup above 6900 rpm") != std::string::npos);
+    CHECK(all.find("Average difference") != std::string::npos);
+    CHECK(all.find("does not make a pull safe") != std::string::npos);
+}
+
+TEST_CASE("sections can be left off") {
+    const Demo demo;
+    const Comparison& c = demo.analysis.comparisons.front();
+    const size_t whole = report::comparisonSheet(demo.day, demo.analysis, c, {}).marks.size();
+    report::SheetSections sections;
+    sections.curves = sections.bands = false;
+    CHECK(report::comparisonSheet(demo.day, demo.analysis, c, {}, sections).marks.size() < whole);
+}
+
+TEST_CASE("long sentences are wrapped, never cut") {
+    const std::string text = "one two three four five six seven eight nine ten";
+    std::string joined;
+    for (const std::string& line : report::wrapped(text, 80.0, 10.0)) {
+        CHECK(report::textWidth(line, 10.0) <= 80.0);
+        joined += (joined.empty() ? "" : " ") + line;
+    }
+    CHECK(joined == text);
+}
+
+TEST_CASE("PDF, SVG and picture are written") {
+    const Demo demo;
+    const test::TemporaryFolder temporary;
+    const auto pages = report::allSheets(demo.day, demo.analysis, {});
+    report::writePdf(pages, temporary.path() / "a.pdf", "Sheet");
+    report::writeSvg(pages.front(), temporary.path() / "a.svg");
+    CHECK(readFileText(temporary.path() / "a.pdf").starts_with("%PDF"));
+    CHECK(readFileText(temporary.path() / "a.svg").find("<svg") != std::string::npos);
+    const report::Picture picture = report::renderPicture(pages.front(), 1.0);
+    CHECK(picture.width == 596);
+    CHECK(std::count(picture.pixels.begin(), picture.pixels.end(), 0xFF) < static_cast<long>(picture.pixels.size()));
+    CHECK(test::messageOf([&] { report::writePdf(pages, temporary.path() / "no" / "a.pdf", ""); }).find("cannot write") != std::string::npos);
+}
+
+TEST_CASE("a day without a comparison has a sheet that says why") {
+    TestDay day = readDay(test::demoDay());
+    for (Pull& pull : day.pulls)
+        pull.use = pull.build == "A" && pull.use;
+    DrawCache cache;
+    const auto pages = report::allSheets(day, analyse(day, {}, cache), {});
+    REQUIRE(pages.size() == 1);
+    bool said = false;
+    for (const report::Mark& mark : pages.front().marks)
+        if (const auto* text = std::get_if<report::Text>(&mark))
+            said = said || text->text.find("only one build") != std::string::npos;
+    CHECK(said);
+}
+
+TEST_CASE("the table has one row a speed and reads back as numbers") {
+    const Demo demo;
+    const std::string csv = curvesCsv(demo.day, demo.analysis, {PowerUnit::Horsepower, TorqueUnit::PoundFoot});
+    CHECK(csv.find("A_power [hp]") != std::string::npos);
+    CHECK(csv.find("# left out: p03 (A)") != std::string::npos);
+    const auto lines = std::count(csv.begin(), csv.end(), '\n');
+    const auto comments = std::count(csv.begin(), csv.end(), '#');
+    CHECK(lines == static_cast<long>(demo.analysis.rpm.size()) + 1 + comments);
+}

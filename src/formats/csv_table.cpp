@@ -256,7 +256,8 @@ private:
         while (lines.next(line)) {
             const Reading reading = readingOf(line, m_dialect.separator, m_dialect.decimal);
             if (!isComment(line) && reading.isRow() && reading.cells == m_dialect.cells) {
-                takeHeader(above, reading.cells);
+                const bool blankAtEnd = unquoted(cellsOf(line, m_dialect.separator).back()).empty();
+                takeHeader(above, reading.cells, blankAtEnd);
                 return line;
             }
             above.emplace_back(lines.number(), line);
@@ -264,7 +265,8 @@ private:
         throw DataError(Problem::NoHeader, {}, {.file = m_file});
     }
 
-    void takeHeader(std::vector<std::pair<long, std::string_view>>& above, size_t cells) {
+    /// `blankAtEnd`: rows end with a separator, the header need not.
+    void takeHeader(std::vector<std::pair<long, std::string_view>>& above, size_t cells, bool blankAtEnd) {
         std::vector<std::string_view> units;
         while (!above.empty()) {
             const auto [number, line] = above.back();
@@ -275,7 +277,7 @@ private:
             if (text.front() == '#')
                 text = trimmed(text.substr(1));
             const auto names = cellsOf(text, m_dialect.separator);
-            if (names.size() != cells) {
+            if (names.size() != cells && !(blankAtEnd && names.size() + 1 == cells)) {
                 if (isComment(line))
                     continue;
                 throw DataError(Problem::NoHeader, {}, {.file = m_file, .line = number});

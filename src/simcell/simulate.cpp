@@ -120,11 +120,14 @@ private:
         const bool lifted = m_time_s > sweepStart_s + sweep_s;
         m_speed_rpm = p.start_rpm + p.rate_rpm_per_s * intoSweep_s;
         if (lifted)
-            m_speed_rpm = std::max(1500.0, p.end_rpm - 900.0 * (m_time_s - sweepStart_s - sweep_s));
+            m_speed_rpm = std::max(1500.0, m_top_rpm - 900.0 * (m_time_s - sweepStart_s - sweep_s));
+        else
+            m_top_rpm = m_speed_rpm;
         m_limited = false;
         if (const FaultSpec* limiter = fault("limiter"); limiter && !lifted && m_speed_rpm > limiter->at_rpm) {
             m_speed_rpm = limiter->at_rpm + 8.0 * std::sin(30.0 * m_time_s);
             m_limited = true;
+            m_top_rpm = limiter->at_rpm;
         }
         const double wanted_pct = lifted ? 0.0 : (m_time_s < kHold_s ? 26.0 : 100.0);
         const double move = 100.0 * dt / (lifted ? 0.08 : 0.2);
@@ -256,6 +259,7 @@ private:
     double m_gain = 1.0;
     double m_time_s = 0.0;
     double m_speed_rpm = 0.0;
+    double m_top_rpm = 0.0; ///< from where it falls when the throttle closes
     double m_throttle_pct = 26.0;
     double m_settled_nm = 0.0;
     double m_torque_nm = 0.0;

@@ -47,6 +47,7 @@ struct OpenWindow {
         QSettings().clear();
         window = std::make_unique<MainWindow>(dialogs);
         window->show();
+        REQUIRE(QTest::qWaitForWindowActive(window.get()));
         if (source.empty())
             return;
         day = folder.path() / "day";

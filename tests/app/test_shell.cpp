@@ -49,7 +49,7 @@ TEST_CASE("every control has a name, and in both looks its text can be read") {
     OpenWindow w;
     for (QWidget* control : w.window->findChildren<QWidget*>()) {
         const bool isControl = qobject_cast<QAbstractButton*>(control) || qobject_cast<QComboBox*>(control) || qobject_cast<Board*>(control);
-        if (!isControl || control->objectName().startsWith(u"qt_"_s))
+        if (!isControl || control->objectName().startsWith(u"qt_"_s) || control->inherits("QTableCornerButton"))
             continue;
         INFO(control->metaObject()->className());
         CHECK_FALSE(control->objectName().isEmpty());
@@ -85,6 +85,7 @@ TEST_CASE("long names and eight builds stay inside the window") {
                 Pull pull = day.pulls[static_cast<size_t>(letter - 'C')];
                 pull.id = std::string(1, letter) + std::to_string(i);
                 pull.build = build.id;
+                pull.use = true;
                 day.pulls.push_back(pull);
             }
         }

@@ -45,7 +45,8 @@ TEST_CASE("a straight drift does not touch the difference when the base was run 
     CHECK(c->levelDelta == Approx(std::log(1.02)).margin(5e-4));
     CHECK(c->protectedFromDrift);
     CHECK_FALSE(c->explainingDrift);
-    CHECK(model.drift.overDay == Approx(-0.03).margin(0.004));
+    CHECK(model.drift.perHour == Approx(-0.03 / model.input.pulls.back().time_h).epsilon(0.02));
+    CHECK(model.drift.overDay == Approx(model.drift.perHour * model.drift.span_h));
 }
 
 TEST_CASE("without a return nothing may be claimed until a bound is declared") {

@@ -49,7 +49,7 @@ TEST_CASE("numbers are rounded by their own uncertainty") {
         const char* text;
     } rows[] = {{1.6234, 0.47, "+1.6 +- 0.5 kW"},  {1.6234, 0.147, "+1.62 +- 0.15 kW"}, {-0.84, 0.3, "-0.8 +- 0.3 kW"},
                 {-205.3, 186.0, "-205 +- 186 kW"}, {0.02, 0.3, "0.0 +- 0.3 kW"},        {12.34, std::nan(""), "+12.3 kW"},
-                {71.957, 0.0995, "+72.0 +- 0.1 kW"}};
+                {71.957, 0.0995, "+71.96 +- 0.10 kW"}};
     for (const auto& row : rows)
         CHECK(plain(withInterval(row.value, row.half, "kW", true)) == row.text);
     CHECK(plain(withInterval(std::nan(""), 0.1, "kW", false)) == "- kW");

@@ -51,7 +51,11 @@ TEST_CASE("saturation pressure agrees with the verification table of IAPWS-IF97"
 
 TEST_CASE("saturation pressure agrees with textbook steam tables") {
     // Steam table A-4 of thermodynamics textbooks, kPa, half a unit of the last digit. The table stands on another
-    // equation of the same body; they agree to 0.008 %, hence the relative part.
+    // equation of the same body (SR1-86); between 0 and 60 C the two lie up to 0.0095 % apart, hence the relative part.
+    // Debian's python3-iapws (_PSat_T, IF97) gives 0.8725748611, 5.6286201441 and 9.5943888392 kPa at 5, 35 and 45 C.
+    CHECK(saturationPressure_pa(5.0) == Approx(872.5748611295218).epsilon(1e-10));
+    CHECK(saturationPressure_pa(35.0) == Approx(5628.62014412138).epsilon(1e-10));
+    CHECK(saturationPressure_pa(45.0) == Approx(9594.388839202182).epsilon(1e-10));
     const Row rows[] = {
         {0.01, 0.6117, 5e-5, "A-4"}, {5.0, 0.8725, 5e-5, "A-4"},  {10.0, 1.2281, 5e-5, "A-4"}, {15.0, 1.7057, 5e-5, "A-4"},
         {20.0, 2.3392, 5e-5, "A-4"}, {25.0, 3.1698, 5e-5, "A-4"}, {30.0, 4.2469, 5e-5, "A-4"}, {35.0, 5.6291, 5e-5, "A-4"},
@@ -59,7 +63,7 @@ TEST_CASE("saturation pressure agrees with textbook steam tables") {
     };
     for (const Row& row : rows) {
         INFO(row.source << " at " << row.at << " C");
-        CHECK(saturationPressure_pa(row.at) / 1000.0 == Approx(row.expected).margin(row.margin).epsilon(8e-5));
+        CHECK(saturationPressure_pa(row.at) / 1000.0 == Approx(row.expected).margin(row.margin).epsilon(9.6e-5));
     }
 }
 

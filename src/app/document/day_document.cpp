@@ -142,6 +142,8 @@ void DayDocument::autosave() {
 }
 
 void DayDocument::dropAutosave() const {
+    if (m_path.empty())
+        return;
     std::error_code error;
     fs::remove(autosaveFile(m_path), error);
 }

@@ -11,11 +11,11 @@ void Selection::setPull(const std::string& pull) {
     Q_EMIT pullChanged();
 }
 
-void Selection::setPair(const std::string& from, const std::string& to) {
+void Selection::setPair(std::string from, std::string to) {
     if (from == m_from && to == m_to)
         return;
-    m_from = from;
-    m_to = to;
+    m_from = std::move(from);
+    m_to = std::move(to);
     Q_EMIT pairChanged();
 }
 

@@ -28,7 +28,7 @@ public:
     [[nodiscard]] DisplayUnits units() const { return m_units; }
 
     void setPull(const std::string& pull);
-    void setPair(const std::string& from, const std::string& to);
+    void setPair(std::string from, std::string to); ///< by value: may be called with its own
     void swapPair() { setPair(m_to, m_from); }
     void setCursor(std::optional<double> rpm);
     void setQuantity(Quantity quantity);

@@ -240,11 +240,9 @@ void DayStrip::mousePressEvent(QMouseEvent* event) {
     const Pull& pull = m_document.day().pulls[flag->pull];
     const bool onLetter = event->position().y() > kBaseLine;
     if (event->modifiers().testFlag(Qt::ControlModifier)) {
-        if (pull.build != m_selection.to())
-            m_selection.setPair(pull.build, m_selection.to());
+        m_selection.setPair(pull.build, pull.build == m_selection.to() ? m_selection.from() : m_selection.to());
     } else if (onLetter && flag->firstOfSet) {
-        if (pull.build != m_selection.from())
-            m_selection.setPair(m_selection.from(), pull.build);
+        m_selection.setPair(pull.build == m_selection.from() ? m_selection.to() : m_selection.from(), pull.build);
     } else {
         m_selection.setPull(pull.id);
     }

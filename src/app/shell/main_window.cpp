@@ -165,7 +165,10 @@ void MainWindow::connectDocument() {
     });
     connect(&m_document, &DayDocument::analysisReady, this, &MainWindow::refreshActions);
     connect(&m_document, &DayDocument::busyChanged, m_topBar, &TopBar::setBusy);
-    connect(&m_document.undoStack(), &QUndoStack::indexChanged, this, &MainWindow::refreshActions);
+    connect(&m_document.undoStack(), &QUndoStack::indexChanged, this, [this] {
+        refreshTitle();
+        refreshActions();
+    });
     connect(&m_document.undoStack(), &QUndoStack::cleanChanged, this, [this] {
         refreshTitle();
         refreshActions();
@@ -342,8 +345,7 @@ bool MainWindow::mayLeaveDay() {
     case UnsavedChoice::Save:
         return save();
     case UnsavedChoice::Discard:
-        if (!m_document.path().empty())
-            m_document.dropAutosave();
+        m_document.dropAutosave();
         return true;
     case UnsavedChoice::Cancel:
         break;

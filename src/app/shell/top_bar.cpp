@@ -39,12 +39,14 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     m_menuButton->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
     m_menuButton->setPopupMode(QToolButton::InstantPopup);
     m_menuButton->setMenu(dayMenu);
-    m_title = new QLabel(this);
+    m_title = new ElidedLabel(this);
     m_title->setObjectName(u"dayTitle"_s);
-    m_title->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     m_busy = new QLabel(tr("working \u2026"), this);
     m_busy->setObjectName(u"busy"_s);
     m_busy->setProperty("quiet", true);
+    QSizePolicy keepsRoom = m_busy->sizePolicy();
+    keepsRoom.setRetainSizeWhenHidden(true); // nothing jumps while a figure is worked out
+    m_busy->setSizePolicy(keepsRoom);
     m_busy->setVisible(false);
     row->addWidget(wordmark);
     row->addSpacing(10);
@@ -135,20 +137,9 @@ void TopBar::refreshIcons() {
 }
 
 void TopBar::setTitle(const QString& title, bool modified) {
-    m_fullTitle = modified ? title + tr(" \u00B7 edited") : title;
-    m_title->setToolTip(m_fullTitle);
-    elideTitle();
+    m_title->setFullText(modified ? title + tr(" \u00B7 edited") : title);
 }
 
 void TopBar::setBusy(bool busy) { m_busy->setVisible(busy); }
-
-void TopBar::elideTitle() {
-    m_title->setText(m_title->fontMetrics().elidedText(m_fullTitle, Qt::ElideRight, std::max(40, m_title->width() - 4)));
-}
-
-void TopBar::resizeEvent(QResizeEvent* event) {
-    QWidget::resizeEvent(event);
-    elideTitle();
-}
 
 } // namespace hillrun

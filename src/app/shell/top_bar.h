@@ -4,6 +4,7 @@
 
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
+#include "app/look/elided_label.h"
 #include "app/look/theme.h"
 #include "app/shell/action_registry.h"
 
@@ -23,24 +24,19 @@ public:
     void setTitle(const QString& title, bool modified);
     void setBusy(bool busy);
 
-protected:
-    void resizeEvent(QResizeEvent* event) override;
-
 private:
     QComboBox* makeChoice(const QString& name, const QString& label, const QString& tip);
     void fillChoices();
     void showSettings();
     void refreshIcons();
-    void elideTitle();
 
     DayDocument& m_document;
     Selection& m_selection;
     Look& m_look;
-    QString m_fullTitle;
     QToolButton* m_menuButton = nullptr;
     QToolButton* m_darkButton = nullptr;
     QToolButton* m_searchButton = nullptr;
-    QLabel* m_title = nullptr;
+    ElidedLabel* m_title = nullptr;
     QLabel* m_busy = nullptr;
     QComboBox* m_standard = nullptr;
     QComboBox* m_smoothing = nullptr;

@@ -103,7 +103,7 @@ std::vector<std::pair<std::string, std::string>> pairsOf(const std::vector<std::
         out.emplace_back(ids[i - 1], ids[i]);
     for (const auto& pair : settings.alsoPairs) {
         const bool both = std::count(ids.begin(), ids.end(), pair.first) + std::count(ids.begin(), ids.end(), pair.second) == 2;
-        if (both && std::find(out.begin(), out.end(), pair) == out.end())
+        if (both && pair.first != pair.second && std::find(out.begin(), out.end(), pair) == out.end())
             out.push_back(pair);
     }
     return out;

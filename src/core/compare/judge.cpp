@@ -153,7 +153,7 @@ std::string notComparableSentence(const Comparison& c) {
     for (const LikeForLike& row : c.likeForLike)
         if (row.key)
             return fmt::format("{} and {} cannot be compared: {} was {:.4g} against {:.4g}{}.", c.from, c.to,
-                               row.channel, row.to, row.from, row.unit == "1" ? "" : kSpace + row.unit);
+                               row.channel, row.to, row.from, row.unit == "1" || row.unit.empty() ? "" : kSpace + row.unit);
     return fmt::format("{} and {} cannot be compared.", c.from, c.to);
 }
 

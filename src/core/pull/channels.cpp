@@ -17,7 +17,7 @@ constexpr std::array kChannels{
     ChannelInfo{"torque", "Torque", D::Torque, "tq|trq|enginetorque|braketorque|drehmoment", 0},
     ChannelInfo{"power", "Power", D::Power, "hp|kw|ps|enginepower|brakepower|leistung|bhp", 0},
     ChannelInfo{"roller_speed", "Roller speed", D::AngularSpeed, "drumspeed|rollspeed", 0},
-    ChannelInfo{"road_speed", "Road speed", D::RoadSpeed, "vehiclespeed|mph|kmh|wheelspeed|gpsspeed", 0},
+    ChannelInfo{"road_speed", "Road speed", D::RoadSpeed, "vehiclespeed|speed|mph|kmh|wheelspeed|gpsspeed", 0},
     ChannelInfo{"manifold_pressure", "Manifold pressure", D::Pressure, "map|boost|boostpressure|manifold|manifoldabs", 1.5},
     ChannelInfo{"exhaust_back_pressure", "Exhaust back pressure", D::Pressure, "backpressure|emap|ebp|turbineinletpressure", 3.0},
     ChannelInfo{"airbox_pressure", "Airbox pressure", D::Pressure, "airbox|intakepressure", 0.5},

@@ -16,13 +16,10 @@ std::vector<double> ticks(double low, double high, int wanted) {
         return out;
     const double raw = (high - low) / wanted;
     const double power = std::pow(10.0, std::floor(std::log10(raw)));
-    double step = 10.0 * power;
-    for (const double nice : {1.0, 2.0, 5.0}) {
-        if (nice * power >= raw) {
+    double step = power;
+    for (const double nice : {2.0, 5.0, 10.0})
+        if (nice * power <= 1.3 * raw)
             step = nice * power;
-            break;
-        }
-    }
     for (double tick = std::ceil(low / step) * step; tick <= high + 1e-9 * step; tick += step)
         out.push_back(std::abs(tick) < 1e-9 * step ? 0.0 : tick);
     return out;

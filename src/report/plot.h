@@ -10,7 +10,7 @@
 
 namespace hillrun::report {
 
-/// Round values from low to high, about `wanted` of them.
+/// Round values from low to high, about `wanted` of them or more.
 std::vector<double> ticks(double low, double high, int wanted);
 
 /// A plot area on a page: axes in user values, marks clipped to nothing (callers stay inside).

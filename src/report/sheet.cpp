@@ -82,7 +82,7 @@ public:
         }
         if (!(high > low))
             return;
-        const double height = 178;
+        const double height = 226;
         Plot plot(page, {kPlotLeft, m_y + 8}, kPlotRight - kPlotLeft, height, x, std::max(0.0, low - 0.08 * (high - low)),
                   high + 0.06 * (high - low));
         plot.axes(fmt::format("Power, {} (mean of the pulls)", powerUnitText(m_units.power)), false);
@@ -107,7 +107,7 @@ public:
                 if (std::isfinite(v))
                     reach = std::max(reach, std::abs(v));
         reach = reach > 0.0 ? 1.1 * reach : 1.0;
-        const double height = 112;
+        const double height = 158;
         Plot plot(page, {kPlotLeft, m_y + 14}, kPlotRight - kPlotLeft, height, x, -reach, reach);
         plot.axes(fmt::format("Difference {} \xE2\x88\x92 {}, {}, with its 95 % band for the whole curve", c.to, c.from,
                               powerUnitText(m_units.power)),
@@ -120,7 +120,7 @@ public:
     }
 
     void bands(const Comparison& c) {
-        const double columns[] = {kLeft, 190, 330, 420};
+        const double columns[] = {kLeft, 200, 330, 420};
         heading("Average difference", columns, {"from-to rpm", "power", "percent", "torque"});
         for (size_t i = 0; i < c.bands.size(); ++i) {
             const BandResult& band = c.bands[i];
@@ -129,8 +129,8 @@ public:
                                       i == 0 ? "  (common range)" : ""),
                           withInterval(powerIn(m_units.power, band.delta_w), powerIn(m_units.power, half),
                                        powerUnitText(m_units.power), true),
-                          fmt::format("{:+.2f} %", band.percent),
-                          fmt::format("{:+.2f} {}", torqueIn(m_units.torque, band.deltaTorque_nm), torqueUnitText(m_units.torque))});
+                          signedText(band.percent, 1) + " %",
+                          signedText(torqueIn(m_units.torque, band.deltaTorque_nm), 1) + " " + torqueUnitText(m_units.torque)});
         }
         const PeakDifference& peak = c.peakPower_w;
         std::string words = "Peak power " + withInterval(powerIn(m_units.power, peak.delta),
@@ -181,6 +181,14 @@ private:
     static const char* allowanceText(DriftAllowance allowance) {
         constexpr const char* names[] = {"steady", "cautious", "jumps"};
         return names[static_cast<size_t>(allowance)];
+    }
+
+    /// "+1.5", with a true minus sign.
+    static std::string signedText(double value, int decimals) {
+        std::string out = fmt::format("{:+.{}f}", value, decimals);
+        if (out.front() == '-')
+            out.replace(0, 1, "\xE2\x88\x92");
+        return out;
     }
 
     static std::string joined(const std::vector<std::string>& parts) {
@@ -279,7 +287,7 @@ private:
 
     void row(const double (&columns)[4], const std::vector<std::string>& cells) {
         for (size_t i = 0; i < cells.size(); ++i)
-            text(columns[i], m_y, cells[i], 8.5, kInk, false, Align::Left, true);
+            text(columns[i], m_y, cells[i], 9, kInk);
         m_y += 13;
     }
 

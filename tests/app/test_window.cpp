@@ -57,11 +57,11 @@ TEST_CASE("a pull is set aside with a reason and comes back by undo") {
     REQUIRE(w.settled());
     CHECK(findPull(w.window->document().day(), "p02")->reason == "not warm");
     CHECK(w.text("slipText").contains(u"Left out: not warm"_s));
-    CHECK(w.text("dayTitle").contains(u"edited"_s));
+    CHECK(w.find<QLabel>("dayTitle")->toolTip().contains(u"edited"_s));
     QTest::keyClick(w.window.get(), Qt::Key_Z, Qt::ControlModifier);
     REQUIRE(w.settled());
     CHECK(findPull(w.window->document().day(), "p02")->use);
-    CHECK_FALSE(w.text("dayTitle").contains(u"edited"_s));
+    CHECK_FALSE(w.find<QLabel>("dayTitle")->toolTip().contains(u"edited"_s));
     QTest::keyClick(w.window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     CHECK_FALSE(findPull(w.window->document().day(), "p02")->use);
     QTest::keyClick(table, Qt::Key_S); // and taken back by the same key

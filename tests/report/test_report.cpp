@@ -105,3 +105,8 @@ TEST_CASE("the table has one row a speed and reads back as numbers") {
     const auto comments = std::count(csv.begin(), csv.end(), '#');
     CHECK(lines == static_cast<long>(demo.analysis.rpm.size()) + 1 + comments);
 }
+
+TEST_CASE("figures stand in columns: every digit of the text type has one width") {
+    for (const char* digits : {"1111", "2222", "7777", "8888"})
+        CHECK(report::textWidth(digits, 40.0) == Approx(report::textWidth("0000", 40.0)).margin(0.01));
+}

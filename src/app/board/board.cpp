@@ -161,8 +161,13 @@ void Board::rebuild() {
     addShades();
     addBands();
     addSeries();
-    m_title->setText(m_content.title);
-    m_xUnit->setText(m_content.xTitle);
+    const bool empty = m_content.series.empty(); // no axes without anything on them
+    xAxis->setVisible(!empty);
+    yAxis->setVisible(!empty);
+    xAxis->grid()->setVisible(!empty);
+    yAxis->grid()->setVisible(!empty);
+    m_title->setText(empty ? QString() : m_content.title);
+    m_xUnit->setText(empty ? QString() : m_content.xTitle);
     fitAxes();
     replot(QCustomPlot::rpQueuedReplot);
 }
@@ -230,6 +235,8 @@ void Board::addShades() {
             continue;
         auto* word = new QCPItemText(this);
         word->setProperty("shade", true);
+        word->setProperty("from", shade.from);
+        word->setProperty("to", shade.to);
         word->setLayer(u"grid"_s);
         word->position->setTypeY(QCPItemPosition::ptAxisRectRatio);
         word->position->setCoords(0.5 * (shade.from + shade.to), 0.97);
@@ -276,11 +283,21 @@ void Board::fitAxes() {
         const double air = 0.07 * std::max(high - low, 1e-6);
         yAxis->setRange(low - air, high + air);
     }
+    xAxis->setNumberPrecision(xAxis->range().size() < 30.0 ? 1 : 0);
     yAxis->setNumberPrecision(yAxis->range().size() < 1.0 ? 2 : (yAxis->range().size() < 8.0 ? 1 : 0));
 }
 
 void Board::placeLabels() {
     m_xUnit->position->setCoords(axisRect()->right() + 12, axisRect()->bottom() + 14);
+    const QFontMetrics metrics(fonts::text(11));
+    for (int i = 0; i < itemCount(); ++i) { // a word wider than its stretch is left out
+        auto* word = qobject_cast<QCPItemText*>(item(i));
+        if (!word || !word->property("shade").toBool())
+            continue;
+        const double room = std::abs(xAxis->coordToPixel(word->property("to").toDouble()) -
+                                     xAxis->coordToPixel(word->property("from").toDouble()));
+        word->setVisible(metrics.horizontalAdvance(word->text()) + 4 < room);
+    }
     struct Place {
         QCPItemText* item;
         double x;

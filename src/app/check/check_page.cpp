@@ -24,7 +24,7 @@ CheckPage::CheckPage(DayDocument& document, Selection& selection, Look& look, Ac
     m_split->addWidget(makeList());
     m_split->addWidget(makeBoards(actions));
     m_split->setStretchFactor(1, 1);
-    m_split->setSizes({500, 640});
+    m_split->setSizes({530, 610});
     m_split->setChildrenCollapsible(false);
     layout->addWidget(m_split);
     connect(&m_document, &DayDocument::analysisReady, this, &CheckPage::refresh);
@@ -51,7 +51,7 @@ QWidget* CheckPage::makeList() {
     m_table->verticalHeader()->setDefaultSectionSize(28);
     m_table->horizontalHeader()->setHighlightSections(false);
     m_table->horizontalHeader()->setStretchLastSection(true);
-    const int widths[] = {86, 52, 82, 78, 82};
+    const int widths[] = {86, 54, 76, 76, 76};
     for (int i = 0; i < 5; ++i)
         m_table->setColumnWidth(i, widths[i]);
     m_table->setMinimumWidth(420);

@@ -14,6 +14,8 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
+constexpr int kNameWidth = 236; ///< pixels; the box itself cuts without an ellipsis
+
 BuildCard::BuildCard(Look& look, const QString& role, const QString& name, QWidget* parent)
     : QFrame(parent), m_look(look) {
     setObjectName(name);
@@ -46,12 +48,14 @@ void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std:
     m_choice->clear();
     for (size_t i = 0; i < day.builds.size(); ++i) {
         const Build& b = day.builds[i];
-        m_choice->addItem(b.name.empty() ? qs(b.id) : u"%1   %2"_s.arg(qs(b.id), qs(b.name)), qs(b.id));
+        const QString whole = b.name.empty() ? qs(b.id) : u"%1   %2"_s.arg(qs(b.id), qs(b.name));
+        m_choice->addItem(QFontMetrics(fonts::text(13, true)).elidedText(whole, Qt::ElideRight, kNameWidth), qs(b.id));
+        m_choice->setItemData(m_choice->count() - 1, whole, Qt::ToolTipRole);
         if (b.id != build)
             continue;
         m_number = static_cast<int>(i);
         m_choice->setCurrentIndex(static_cast<int>(i));
-        m_choice->setToolTip(m_choice->itemText(static_cast<int>(i)));
+        m_choice->setToolTip(whole);
     }
     const BuildResult* result = analysis ? analysis->findBuild(build) : nullptr;
     if (!result) {

@@ -67,7 +67,7 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     m_split->addWidget(makeSide(actions));
     m_split->setStretchFactor(0, 1);
     m_split->setStretchFactor(1, 0);
-    m_split->setSizes({780, 372});
+    m_split->setSizes({772, 380});
     m_split->setChildrenCollapsible(false);
     layout->addWidget(m_split, 1);
     connectParts();
@@ -103,7 +103,8 @@ QWidget* ComparePage::makeBoards() {
     auto* column = new QVBoxLayout(frame);
     column->setContentsMargins(1, 4, 1, 1);
     column->setSpacing(0);
-    auto* tools = new QHBoxLayout;
+    m_tools = new QWidget(frame);
+    auto* tools = new QHBoxLayout(m_tools);
     tools->setContentsMargins(8, 2, 8, 0);
     m_school = new QComboBox(frame);
     m_school->setObjectName(u"schoolChoice"_s);
@@ -121,7 +122,7 @@ QWidget* ComparePage::makeBoards() {
     hint->setProperty("quiet", true);
     hint->setProperty("small", true);
     tools->addWidget(hint);
-    column->addLayout(tools);
+    column->addWidget(m_tools);
     m_curves = new Board(m_look, u"curvesBoard"_s, frame);
     m_curves->setStretchable(true);
     m_ribbon = new GainRibbon(m_look, frame);
@@ -142,6 +143,7 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     m_fromCard = new BuildCard(m_look, tr("From: the build that is compared against"), u"fromCard"_s, inside);
     m_toCard = new BuildCard(m_look, tr("To: the build that is looked at"), u"toCard"_s, inside);
     auto* swap = new QToolButton(inside);
+    m_swap = swap;
     swap->setObjectName(u"swapButton"_s);
     swap->setDefaultAction(actions.get("compare.swap"));
     swap->setToolButtonStyle(Qt::ToolButtonIconOnly);
@@ -297,8 +299,8 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
     const CompareView now = view();
     m_fromCard->show(m_document.day(), analysis, now.from, now.units);
     m_toCard->show(m_document.day(), analysis, now.to, now.units);
-    m_fromCard->setEnabled(m_document.isOpen());
-    m_toCard->setEnabled(m_document.isOpen());
+    for (QWidget* part : {static_cast<QWidget*>(m_fromCard), static_cast<QWidget*>(m_toCard), m_swap, m_tools})
+        part->setVisible(m_document.isOpen());
     m_school->setCurrentIndex(static_cast<int>(now.school));
     m_quantity->setText(now.quantity == Quantity::Power ? tr("Power") : tr("Torque"));
     m_quantity->setToolTip(now.quantity == Quantity::Power ? tr("Show torque instead") : tr("Show power instead"));

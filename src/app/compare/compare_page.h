@@ -47,6 +47,8 @@ private:
     Selection& m_selection;
     Look& m_look;
     QWidget* m_answerMark = nullptr;
+    QWidget* m_tools = nullptr; ///< above the boards
+    QWidget* m_swap = nullptr;
     QLabel* m_answer = nullptr;
     QLabel* m_caution = nullptr;
     QComboBox* m_school = nullptr;

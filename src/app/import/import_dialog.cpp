@@ -209,8 +209,11 @@ void ImportDialog::showColumns() {
         const ColumnMeaning& meaning = file.meanings[i];
         const int row = static_cast<int>(i);
         auto* header = new QTableWidgetItem(qs(meaning.header));
-        if (meaning.guessed)
+        if (meaning.guessed) {
+            header->setText(header->text() + tr("  \u00B7 guessed"));
             header->setToolTip(tr("Guessed: please check"));
+            header->setFont(fonts::text(13, true));
+        }
         m_columnTable->setItem(row, 0, header);
         auto* channel = new QComboBox(m_columnTable);
         channel->setObjectName(u"channelOfColumn%1"_s.arg(row));
@@ -218,8 +221,11 @@ void ImportDialog::showColumns() {
         channel->addItem(tr("its own name"), qs(meaning.header));
         for (const ChannelInfo& info : standardChannels())
             channel->addItem(QString::fromUtf8(info.label), QString::fromUtf8(info.name));
-        const int known = channel->findData(qs(meaning.channel));
-        channel->setCurrentIndex(known >= 0 ? known : 1);
+        int chosen = meaning.channel.empty() ? 0 : 1;
+        for (int k = 2; k < channel->count(); ++k)
+            if (channel->itemData(k).toString() == qs(meaning.channel))
+                chosen = k;
+        channel->setCurrentIndex(chosen);
         connect(channel, &QComboBox::activated, this,
                 [this, row, channel](int index) { setChannel(row, channel->itemData(index).toString()); });
         m_columnTable->setCellWidget(row, 1, channel);
@@ -236,7 +242,7 @@ void ImportDialog::showColumns() {
             connect(gauge, &QCheckBox::toggled, this, [this, row](bool on) { setGauge(row, on); });
             m_columnTable->setCellWidget(row, 3, gauge);
         }
-        auto* values = new QTableWidgetItem((meaning.guessed ? tr("guessed   ") : QString()) + previewOf(file.table.columns[i]));
+        auto* values = new QTableWidgetItem(previewOf(file.table.columns[i]));
         values->setFont(fonts::numbers(11));
         m_columnTable->setItem(row, 4, values);
     }

@@ -9,7 +9,6 @@
 #include <QFontDatabase>
 #include <QPainter>
 #include <QPixmap>
-#include <QStandardPaths>
 #include <QSvgRenderer>
 
 using namespace Qt::StringLiterals;
@@ -74,37 +73,39 @@ QColor Theme::faded(const QColor& colour, double share) const {
     return {mix(colour.red(), panel.red()), mix(colour.green(), panel.green()), mix(colour.blue(), panel.blue())};
 }
 
-/// The regular monospaced cut also answers to the family name of the proportional one. The font that is registered last
-/// keeps the name, so the proportional file is registered again after the system's fonts.
-static void preferProportional() {
-    (void)QFontDatabase::families();
-    for (const QString& folder : QStandardPaths::standardLocations(QStandardPaths::FontsLocation) + QStringList{u"/usr/share/fonts"_s}) {
-        const QString file = folder + u"/opentype/b612/B612-Regular.otf"_s;
-        if (QFile::exists(file)) {
-            QFontDatabase::addApplicationFont(file);
-            return;
-        }
+/// The family name of the text type. The package's regular monospaced cut also calls itself "B612", and which of the two
+/// the toolkit then picks is chance. So the proportional files are registered once more under a name of their own; the
+/// name is changed in memory only ("B612" as UTF-16 in the font's name table).
+static QString registerTextFamily() {
+    const QByteArray oldName("\0B\0" "6\0" "1\0" "2", 8);
+    const QByteArray newName("\0H\0" "6\0" "1\0" "2", 8);
+    bool found = false;
+    for (const QString& cut : {u"Regular"_s, u"Bold"_s}) {
+        QFile file(u"/usr/share/fonts/opentype/b612/B612-%1.otf"_s.arg(cut));
+        if (!file.open(QIODevice::ReadOnly))
+            continue;
+        found = QFontDatabase::addApplicationFontFromData(file.readAll().replace(oldName, newName)) >= 0 || found;
     }
+    return found ? u"H612"_s : u"B612"_s;
+}
+
+static const QString& textFamily() {
+    static const QString family = registerTextFamily();
+    return family;
 }
 
 QFont fonts::text(int pixels, bool bold) {
-    QFont font(u"B612"_s);
+    QFont font(textFamily());
     font.setPixelSize(pixels);
     font.setBold(bold);
     return font;
 }
 
-QFont fonts::numbers(int pixels, bool bold) {
-    QFont font(u"B612 Mono"_s);
-    font.setPixelSize(pixels);
-    font.setBold(bold);
-    return font;
-}
+/// B612's digits all have one width, so figures stand in columns; its point and colon sit closer to them than the
+/// monospaced cut's ("54.6", not "54. 6").
+QFont fonts::numbers(int pixels, bool bold) { return text(pixels, bold); }
 
-Look::Look(QObject* parent) : QObject(parent), m_theme(Theme::paper()) {
-    takeInDrawings();
-    preferProportional();
-}
+Look::Look(QObject* parent) : QObject(parent), m_theme(Theme::paper()) { takeInDrawings(); }
 
 void Look::setDark(bool dark) {
     if (dark == m_theme.dark)
@@ -131,6 +132,7 @@ QString Look::styleSheet() const {
     if (!file.open(QIODevice::ReadOnly))
         return {};
     QString sheet = QString::fromUtf8(file.readAll());
+    sheet.replace("@text"_L1, textFamily());
     const Theme& t = m_theme;
     const std::pair<const char*, QColor> names[] = {
         {"@ground", t.ground}, {"@panel", t.panel}, {"@quiet", t.quietInk}, {"@ink", t.ink},

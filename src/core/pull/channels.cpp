@@ -21,7 +21,7 @@ constexpr std::array kChannels{
     ChannelInfo{"manifold_pressure", "Manifold pressure", D::Pressure, "map|boost|boostpressure|manifold|manifoldabs", 1.5},
     ChannelInfo{"exhaust_back_pressure", "Exhaust back pressure", D::Pressure, "backpressure|emap|ebp|turbineinletpressure", 3.0},
     ChannelInfo{"airbox_pressure", "Airbox pressure", D::Pressure, "airbox|intakepressure", 0.5},
-    ChannelInfo{"lambda", "Lambda", D::None, "lam|lambda1|mixture", 0.015},
+    ChannelInfo{"lambda", "Lambda", D::None, "lam|lam1|lambda1|mixture", 0.015},
     ChannelInfo{"air_fuel_ratio", "Air-fuel ratio", D::None, "afr|airfuel|wideband", 0.2},
     ChannelInfo{"intake_air_temperature", "Intake air", D::Temperature, "iat|intaketemp|inlettemp|airtemp|intakeairtemp", 4.0},
     ChannelInfo{"coolant_temperature", "Coolant", D::Temperature, "ect|clt|watertemp|coolant|coolanttemp|water", 4.0},

@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "big_day.h"
+#include "core/compare/analyse.h"
+#include "formats/answers_json.h"
+#include "formats/pull_file.h"
+
+#include <benchmark/benchmark.h>
+
+using namespace hillrun;
+
+namespace {
+
+void readCsv(benchmark::State& state) {
+    const std::string text = readFileText(bench::bigDayFolder() / "pulls" / "p01.csv");
+    for (auto _ : state)
+        benchmark::DoNotOptimize(readPullText(text, "p01.csv", 98.0));
+    state.SetBytesProcessed(static_cast<int64_t>(state.iterations()) * static_cast<int64_t>(text.size()));
+}
+BENCHMARK(readCsv)->Unit(benchmark::kMillisecond);
+
+void analyseWholeDay(benchmark::State& state) { // read, reduce, fit, compare, nothing kept between rounds
+    for (auto _ : state) {
+        DrawCache cache;
+        benchmark::DoNotOptimize(analyse(readDay(bench::bigDayFolder()), {}, cache));
+    }
+}
+BENCHMARK(analyseWholeDay)->Unit(benchmark::kMillisecond);
+
+void readWholeDay(benchmark::State& state) {
+    for (auto _ : state)
+        benchmark::DoNotOptimize(readDay(bench::bigDayFolder()));
+}
+BENCHMARK(readWholeDay)->Unit(benchmark::kMillisecond);
+
+void reduceWholeDay(benchmark::State& state) {
+    const TestDay day = readDay(bench::bigDayFolder());
+    for (auto _ : state)
+        benchmark::DoNotOptimize(reduceDay(day, {}));
+}
+BENCHMARK(reduceWholeDay)->Unit(benchmark::kMillisecond);
+
+void changedStandard(benchmark::State& state) { // what the window works out when a choice changes
+    const TestDay day = readDay(bench::bigDayFolder());
+    DrawCache cache;
+    AnalysisSettings settings;
+    int round = 0;
+    for (auto _ : state) {
+        settings.reduce.standard = ++round % 2 ? Standard::SaeJ607 : Standard::SaeJ1349;
+        benchmark::DoNotOptimize(analyse(day, settings, cache));
+    }
+}
+BENCHMARK(changedStandard)->Unit(benchmark::kMillisecond);
+
+void changedTrim(benchmark::State& state) {
+    TestDay day = readDay(bench::bigDayFolder());
+    DrawCache cache;
+    double low = 2600.0;
+    for (auto _ : state) {
+        low = low > 2900.0 ? 2600.0 : low + 10.0;
+        day.pulls[3].window_rpm = RpmRange{low, 7400.0};
+        benchmark::DoNotOptimize(analyse(day, {}, cache));
+    }
+}
+BENCHMARK(changedTrim)->Unit(benchmark::kMillisecond);
+
+} // namespace
+
+BENCHMARK_MAIN();

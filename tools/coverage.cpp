@@ -8,8 +8,8 @@
 #include "core/compare/flags.h"
 #include "simcell/engine_model.h"
 
-#include <CLI/CLI.hpp>
 #include <boost/random/normal_distribution.hpp>
+#include <CLI/CLI.hpp>
 #include <cmath>
 #include <fmt/format.h>
 #include <string>
@@ -30,8 +30,8 @@ struct CellOfStudy {
     std::string design; ///< letters, one a set
     int pulls;
     const char* noise;
-    double flat_pct = 0.0;   ///< true effect of B
-    double drift_pct = 0.0;  ///< linear over the session
+    double flat_pct = 0.0;  ///< true effect of B
+    double drift_pct = 0.0; ///< linear over the session
     double settling_pct = 0.0;
 };
 
@@ -50,7 +50,8 @@ FitInput simulateDay(const CellOfStudy& cell, const Noise& noise, Generator& gen
     double time = 0.0;
     for (size_t set = 0; set < cell.design.size(); ++set) {
         for (int i = 0; i < cell.pulls; ++i, time += 5.0 / 60.0)
-            out.pulls.push_back({fmt::format("{}", out.pulls.size()), cell.design[set] - 'A', time, static_cast<int>(set)});
+            out.pulls.push_back(
+                {fmt::format("{}", out.pulls.size()), cell.design[set] - 'A', time, static_cast<int>(set)});
         time += 15.0 / 60.0;
     }
     const double session = out.pulls.back().time_h;
@@ -118,9 +119,18 @@ int main(int argc, char** argv) {
     CLI11_PARSE(app, argc, argv);
 
     const std::vector<CellOfStudy> cells{
-        {"AB", 2, "mid"},   {"AB", 3, "low"},    {"AB", 3, "mid"},         {"AB", 3, "high"},      {"AB", 6, "mid"},
-        {"ABA", 3, "mid"},  {"ABBA", 3, "mid"},  {"ABCA", 3, "mid"},       {"AB", 3, "mid", 2.0},  {"ABA", 3, "mid", 2.0},
-        {"ABA", 3, "mid", 0.0, 2.0}, {"ABA", 3, "mid", 0.0, 0.0, 2.0},
+        {"AB", 2, "mid"},
+        {"AB", 3, "low"},
+        {"AB", 3, "mid"},
+        {"AB", 3, "high"},
+        {"AB", 6, "mid"},
+        {"ABA", 3, "mid"},
+        {"ABBA", 3, "mid"},
+        {"ABCA", 3, "mid"},
+        {"AB", 3, "mid", 2.0},
+        {"ABA", 3, "mid", 2.0},
+        {"ABA", 3, "mid", 0.0, 2.0},
+        {"ABA", 3, "mid", 0.0, 0.0, 2.0},
     };
     fmt::print("{:6}{:>3} {:5}{:>7}{:>7}{:>7} |{:>10}{:>10}{:>10}{:>12}{:>10}{:>8}\n", "design", "n", "noise", "effect",
                "drift", "settl", "pointwise", "simult.", "mean", "half width", "claimed", "flagged");

@@ -62,8 +62,9 @@ int main(int argc, char** argv) {
     const QStringList size = parser.value(u"size"_s).split(u'x');
     if (size.size() == 2)
         window.resize(size[0].toInt(), size[1].toInt());
-    for (const auto& [name, page] : {std::pair{u"check"_s, hillrun::Page::Check}, std::pair{u"compare"_s, hillrun::Page::Compare},
-                                     std::pair{u"report"_s, hillrun::Page::Report}})
+    for (const auto& [name, page] :
+         {std::pair{u"check"_s, hillrun::Page::Check}, std::pair{u"compare"_s, hillrun::Page::Compare},
+          std::pair{u"report"_s, hillrun::Page::Report}})
         if (parser.value(u"page"_s) == name)
             window.showPage(page);
     if (!parser.positionalArguments().isEmpty())
@@ -82,6 +83,7 @@ int main(int argc, char** argv) {
     if (parser.positionalArguments().isEmpty())
         QTimer::singleShot(0, &window, ready);
     else
-        QObject::connect(&window.document(), &hillrun::DayDocument::analysisReady, &window, ready, Qt::SingleShotConnection);
+        QObject::connect(&window.document(), &hillrun::DayDocument::analysisReady, &window, ready,
+                         Qt::SingleShotConnection);
     return QApplication::exec();
 }

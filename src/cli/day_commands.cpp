@@ -157,8 +157,9 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
     if (json)
         fmt::print("{}\n", reduceAnswer(curve).dump());
     else
-        fmt::print("{}: {:.2f} kW at {:.0f} rpm, factor {:.4f}, {:.0f}-{:.0f} rpm\n", id, curve.peakPower_w.value / 1000.0,
-                   curve.peakPower_w.rpm, curve.air.factor, curve.sweep.window_rpm.low, curve.sweep.window_rpm.high);
+        fmt::print("{}: {:.2f} kW at {:.0f} rpm, factor {:.4f}, {:.0f}-{:.0f} rpm\n", id,
+                   curve.peakPower_w.value / 1000.0, curve.peakPower_w.rpm, curve.air.factor,
+                   curve.sweep.window_rpm.low, curve.sweep.window_rpm.high);
 }
 
 void runExport(const std::string& path, const std::string& target, const AirOptions& air) {
@@ -217,7 +218,9 @@ void addAnalyse(CLI::App& app) {
     command->add_option("--band", o->bands, "LOW:HIGH in rpm; may be repeated");
     command->add_option("--from", o->from, "build to compare from; with --to, may be repeated");
     command->add_option("--to", o->to, "build to compare to");
-    command->add_option("--drift-allowance", o->allowance)->check(CLI::IsMember({"cautious", "steady", "jumps"}))->capture_default_str();
+    command->add_option("--drift-allowance", o->allowance)
+        ->check(CLI::IsMember({"cautious", "steady", "jumps"}))
+        ->capture_default_str();
     command->add_option("--drift-bound-pct", o->bound, "drift over the session is at most this");
     command->add_option("--matters-kw", o->mattersKw, "smallest difference that matters");
     command->add_option("--matters-pct", o->mattersPct, "the same in per cent of the base");

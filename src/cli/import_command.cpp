@@ -52,19 +52,22 @@ void run(const Options& o) {
         if (!o.build.empty())
             file.build = o.build;
         if (given == 3)
-            file.weather = Atmosphere{*o.temperature, *o.pressure * 1000.0, {HumidityKind::RelativeHumidity_pct, *o.humidity}};
+            file.weather =
+                Atmosphere{*o.temperature, *o.pressure * 1000.0, {HumidityKind::RelativeHumidity_pct, *o.humidity}};
         describe(file, addImported(day, file));
     }
-    saveDay(day, o.day, existed && (fs::is_regular_file(o.day) || fs::exists(fs::path(o.day) / "day.json"))
-                            ? std::optional<fs::path>(o.day)
-                            : std::nullopt);
+    saveDay(day, o.day,
+            existed && (fs::is_regular_file(o.day) || fs::exists(fs::path(o.day) / "day.json"))
+                ? std::optional<fs::path>(o.day)
+                : std::nullopt);
 }
 
 } // namespace
 
 void addImport(CLI::App& app) {
     auto o = std::make_shared<Options>();
-    CLI::App* command = app.add_subcommand("import", "put loggers' files into a day; a new day is begun where there is none");
+    CLI::App* command =
+        app.add_subcommand("import", "put loggers' files into a day; a new day is begun where there is none");
     command->add_option("files", o->files, "text exports of a logger, one pull each")->required();
     command->add_option("--into", o->day, "day folder or zip")->required();
     command->add_option("--map", o->mapping, "a column mapping saved before");

@@ -17,12 +17,13 @@ int main(int argc, char** argv) {
     hillrun::cli::addAnalyse(app);
     hillrun::cli::addImport(app);
     hillrun::cli::addExport(app);
-    app.footer("Examples:\n"
-               "  hillrun-cli analyse data/demo/day-1-flat-twin --json\n"
-               "  hillrun-cli analyse DAY --from A --to B --band 4500:7500 --matters-kw 0.5 --json\n"
-               "  hillrun-cli export DAY --to sheet.pdf\n"
-               "  hillrun-cli weather --standard iso-1585 --temperature-c 21 --pressure-kpa 98.4 --humidity-pct 55 --json\n"
-               "Exit status: 0 done; 1 the data does not allow it; 2 wrong use.");
+    app.footer(
+        "Examples:\n"
+        "  hillrun-cli analyse data/demo/day-1-flat-twin --json\n"
+        "  hillrun-cli analyse DAY --from A --to B --band 4500:7500 --matters-kw 0.5 --json\n"
+        "  hillrun-cli export DAY --to sheet.pdf\n"
+        "  hillrun-cli weather --standard iso-1585 --temperature-c 21 --pressure-kpa 98.4 --humidity-pct 55 --json\n"
+        "Exit status: 0 done; 1 the data does not allow it; 2 wrong use.");
     try {
         app.parse(argc, argv);
         return 0;

@@ -71,7 +71,8 @@ void runOne(const Options& o) {
     }
     fmt::print("{}: factor {:.4f}, density altitude {:.0f} m{}\n", standardInfo(standardNamed(o.standard)).title,
                answer["factor"].get<double>(), answer["density_altitude_m"].get<double>(),
-               answer["validity_note"].get<std::string>().empty() ? "" : "; " + answer["validity_note"].get<std::string>());
+               answer["validity_note"].get<std::string>().empty() ? ""
+                                                                  : "; " + answer["validity_note"].get<std::string>());
 }
 
 } // namespace
@@ -79,7 +80,8 @@ void runOne(const Options& o) {
 void addWeather(CLI::App& app) {
     auto o = std::make_shared<Options>();
     CLI::App* command = app.add_subcommand("weather", "correction factor, density and density altitude of the air");
-    command->add_option("--standard", o->standard, "uncorrected, sae-j1349, sae-j607, iso-1585, ece-r85, din-70020, jis-d1001 or iso-15550");
+    command->add_option("--standard", o->standard,
+                        "uncorrected, sae-j1349, sae-j607, iso-1585, ece-r85, din-70020, jis-d1001 or iso-15550");
     command->add_option("--temperature-c", o->temperature, "at the intake");
     command->add_option("--pressure-kpa", o->pressure, "station pressure, not reduced to sea level");
     command->add_option("--humidity-pct", o->humidity, "relative humidity");
@@ -87,13 +89,15 @@ void addWeather(CLI::App& app) {
     command->add_option("--wet-bulb-c", o->wetBulb, "ventilated");
     command->add_option("--vapour-pressure-kpa", o->vapour);
     command->add_option("--ignition", o->ignition)->check(CLI::IsMember({"spark", "compression"}));
-    command->add_option("--aspiration", o->aspiration)->check(CLI::IsMember({"natural", "turbocharged", "supercharged"}));
+    command->add_option("--aspiration", o->aspiration)
+        ->check(CLI::IsMember({"natural", "turbocharged", "supercharged"}));
     command->add_option("--mechanical-efficiency", o->efficiency);
     command->add_option("--fuel-mg-per-litre-cycle", o->fuel, "compression ignition only");
     command->add_option("--boost-pressure-ratio", o->boost, "compression ignition, boosted");
     command->add_option("--batch", o->batch, "JSON file: an array of cases in, an array of answers out");
     command->add_flag("--json", o->json, "one JSON document and nothing else");
-    command->footer("Example:\n  hillrun-cli weather --standard sae-j1349 --temperature-c 30 --pressure-kpa 97 --humidity-pct 40 --json");
+    command->footer("Example:\n  hillrun-cli weather --standard sae-j1349 --temperature-c 30 --pressure-kpa 97 "
+                    "--humidity-pct 40 --json");
     command->callback([o] { o->batch.empty() ? runOne(*o) : runBatch(o->batch); });
 }
 

@@ -59,9 +59,8 @@ Json comparisonJson(const Comparison& c) {
         c.driftThatWouldExplain_pct ? numberOrNull(*c.driftThatWouldExplain_pct) : Json(nullptr);
     out["regions"] = Json::array();
     for (const Region& region : c.regions)
-        out["regions"].push_back({{"from_rpm", region.range_rpm.low},
-                                  {"to_rpm", region.range_rpm.high},
-                                  {"kind", regionName(region.kind)}});
+        out["regions"].push_back(
+            {{"from_rpm", region.range_rpm.low}, {"to_rpm", region.range_rpm.high}, {"kind", regionName(region.kind)}});
     out["bands"] = Json::array();
     for (const BandResult& band : c.bands)
         out["bands"].push_back(bandJson(band));
@@ -171,10 +170,10 @@ Json weatherCase(const Json& weather) {
     air.temperature_c = *temperature;
     air.pressure_pa = *pressure * 1000.0;
     int humidities = 0;
-    for (const auto& [key, kind] : {std::pair{"humidity_pct", HumidityKind::RelativeHumidity_pct},
-                                    std::pair{"dew_point_c", HumidityKind::DewPoint_c},
-                                    std::pair{"wet_bulb_c", HumidityKind::WetBulb_c},
-                                    std::pair{"vapour_pressure_kpa", HumidityKind::VapourPressure_kpa}}) {
+    for (const auto& [key, kind] :
+         {std::pair{"humidity_pct", HumidityKind::RelativeHumidity_pct},
+          std::pair{"dew_point_c", HumidityKind::DewPoint_c}, std::pair{"wet_bulb_c", HumidityKind::WetBulb_c},
+          std::pair{"vapour_pressure_kpa", HumidityKind::VapourPressure_kpa}}) {
         if (const auto value = in.number(key)) {
             air.humidity = {kind, *value};
             ++humidities;
@@ -223,10 +222,9 @@ Json analyseAnswer(const DayAnalysis& analysis) {
     out["standard"] = standardInfo(analysis.settings.reduce.standard).name;
     out["grid_rpm"] = analysis.rpm;
     const bool measured = analysis.model && analysis.model->degreesOfFreedom > 0;
-    out["repeatability"] = {
-        {"pull_gain_pct", measured ? numberOrNull(100.0 * analysis.model->levelSd) : Json(nullptr)},
-        {"pooled_sd_kw", kilowatts(analysis.pooledSd_w)},
-        {"degrees_of_freedom", analysis.model ? analysis.model->degreesOfFreedom : 0}};
+    out["repeatability"] = {{"pull_gain_pct", measured ? numberOrNull(100.0 * analysis.model->levelSd) : Json(nullptr)},
+                            {"pooled_sd_kw", kilowatts(analysis.pooledSd_w)},
+                            {"degrees_of_freedom", analysis.model ? analysis.model->degreesOfFreedom : 0}};
     out["drift"] = driftJson(analysis);
     out["builds"] = buildsJson(analysis);
     out["comparisons"] = Json::array();

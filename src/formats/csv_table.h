@@ -16,10 +16,10 @@ namespace hillrun {
 struct CsvTable {
     char separator = ','; ///< ' ' for runs of blanks
     bool decimalComma = false;
-    std::vector<std::string> preamble; ///< lines above the header, comments included
-    long headerLine = 0;               ///< from 1
-    std::vector<std::string> names;    ///< without unit
-    std::vector<std::string> units;    ///< as written; empty where none was given
+    std::vector<std::string> preamble;        ///< lines above the header, comments included
+    long headerLine = 0;                      ///< from 1
+    std::vector<std::string> names;           ///< without unit
+    std::vector<std::string> units;           ///< as written; empty where none was given
     std::vector<std::vector<double>> columns; ///< NaN for blank cells
     [[nodiscard]] size_t rows() const { return columns.empty() ? 0 : columns.front().size(); }
 };

@@ -6,6 +6,8 @@
 #include "formats/day_json.h"
 #include "formats/pull_file.h"
 
+#include <algorithm>
+#include <atomic>
 #include <cstdio>
 #include <cstring>
 #include <fcntl.h>
@@ -13,6 +15,7 @@
 #include <memory>
 #include <set>
 #include <sys/stat.h>
+#include <thread>
 #include <unistd.h>
 
 namespace fs = std::filesystem;
@@ -99,6 +102,37 @@ void readRaw(Pull& pull, const DayFiles& files, const std::string& jsonFile) {
         throw DataError(Problem::FileMissing, {}, {.file = pull.file});
     const double ambient_kpa = pull.weather ? pull.weather->pressure_pa / 1000.0 : kStandardPressure_kpa;
     pull.raw = std::make_shared<const ChannelTable>(readPullText(*text, pull.file, ambient_kpa));
+}
+
+/// Reads the pull files, several at once. The first problem in the order of the pulls is the one that is thrown.
+void readAllRaw(TestDay& day, const DayFiles& files, BadPulls badPulls) {
+    const size_t readers = std::clamp<size_t>(std::thread::hardware_concurrency(), 1, 4);
+    std::vector<std::exception_ptr> problems(day.pulls.size());
+    std::atomic<size_t> next = 0;
+    std::atomic<bool> hopeless = false;
+    auto read = [&] {
+        for (size_t i = next++; i < day.pulls.size(); i = next++) {
+            try {
+                readRaw(day.pulls[i], files, "day.json");
+            } catch (const DataError& error) {
+                day.pulls[i].problem = error.what();
+                problems[i] = std::current_exception();
+            } catch (...) { // no memory: nobody can go on
+                problems[i] = std::current_exception();
+                hopeless = true;
+            }
+        }
+    };
+    {
+        std::vector<std::jthread> threads;
+        for (size_t i = 1; i < std::min(readers, day.pulls.size()); ++i)
+            threads.emplace_back(read);
+        read();
+    }
+    if (badPulls == BadPulls::Throw || hopeless)
+        for (const std::exception_ptr& problem : problems)
+            if (problem)
+                std::rethrow_exception(problem);
 }
 
 bool sameFolder(const fs::path& a, const fs::path& b) {
@@ -206,15 +240,7 @@ TestDay readDay(const fs::path& path, BadPulls badPulls) {
     if (!json)
         throw DataError(Problem::NotADay, {}, {.file = path.string()});
     TestDay day = dayFromJson(*json, "day.json");
-    for (Pull& pull : day.pulls) {
-        try {
-            readRaw(pull, *files, "day.json");
-        } catch (const DataError& error) {
-            if (badPulls == BadPulls::Throw)
-                throw;
-            pull.problem = error.what();
-        }
-    }
+    readAllRaw(day, *files, badPulls);
     return day;
 }
 

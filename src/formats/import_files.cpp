@@ -97,7 +97,8 @@ std::string addImported(TestDay& day, const ImportFile& file) {
         Build build;
         build.id = file.build;
         day.builds.push_back(build);
-        std::stable_sort(day.builds.begin(), day.builds.end(), [](const Build& a, const Build& b) { return a.id < b.id; });
+        std::stable_sort(day.builds.begin(), day.builds.end(),
+                         [](const Build& a, const Build& b) { return a.id < b.id; });
     }
     day.pulls.push_back(pull);
     return pull.id;

@@ -27,7 +27,8 @@ ColumnMapping readMapping(std::string_view text, const std::string& file) {
     out.name = in.text("name");
     for (ObjectReader& column : in.objects("columns")) {
         const std::string header = column.requiredText("header");
-        out.meanings[header] = {header, column.text("channel"), column.text("unit"), column.flag("gauge", false), false};
+        out.meanings[header] = {header, column.text("channel"), column.text("unit"), column.flag("gauge", false),
+                                false};
     }
     return out;
 }

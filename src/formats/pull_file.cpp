@@ -17,7 +17,8 @@ namespace {
 
 std::string lower(std::string_view text) {
     std::string out(text);
-    std::transform(out.begin(), out.end(), out.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    std::transform(out.begin(), out.end(), out.begin(),
+                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
     return out;
 }
 
@@ -149,7 +150,7 @@ std::vector<ColumnMeaning> guessMeanings(const CsvTable& table, const ColumnMapp
     return out;
 }
 
-ChannelTable toChannels(const CsvTable& table, const std::vector<ColumnMeaning>& meanings, double ambient_kpa,
+ChannelTable toChannels(CsvTable table, const std::vector<ColumnMeaning>& meanings, double ambient_kpa,
                         const std::string& file) {
     ChannelTable out;
     std::set<std::string> taken;
@@ -165,7 +166,7 @@ ChannelTable toChannels(const CsvTable& table, const std::vector<ColumnMeaning>&
         Column column;
         column.name = freeName(meaning.channel, taken);
         taken.insert(column.name);
-        column.values = table.columns[i];
+        column.values = std::move(table.columns[i]);
         if (standard) {
             column.unit = canonicalUnitText(channelInfo(meaning.channel)->dimension);
             const double offset = meaning.gauge && unit.dimension == Dimension::Pressure ? ambient_kpa : 0.0;
@@ -191,8 +192,9 @@ void checkPull(const ChannelTable& table, const std::string& file) {
 
 ChannelTable readPullText(std::string_view text, const std::string& file, double ambient_kpa,
                           const ColumnMapping* mapping) {
-    const CsvTable csv = parseCsv(text, file);
-    ChannelTable table = toChannels(csv, guessMeanings(csv, mapping), ambient_kpa, file);
+    CsvTable csv = parseCsv(text, file);
+    const std::vector<ColumnMeaning> meanings = guessMeanings(csv, mapping);
+    ChannelTable table = toChannels(std::move(csv), meanings, ambient_kpa, file);
     checkPull(table, file);
     return table;
 }

@@ -15,10 +15,10 @@ namespace hillrun {
 
 /// What one column of a foreign file means.
 struct ColumnMeaning {
-    std::string header;  ///< name as written
-    std::string channel; ///< channel it becomes: a standard name, or its own name; empty: left out
-    std::string unit;    ///< unit as written or chosen, as `parseUnit` reads it
-    bool gauge = false;  ///< a pressure above the surrounding air
+    std::string header;   ///< name as written
+    std::string channel;  ///< channel it becomes: a standard name, or its own name; empty: left out
+    std::string unit;     ///< unit as written or chosen, as `parseUnit` reads it
+    bool gauge = false;   ///< a pressure above the surrounding air
     bool guessed = false; ///< not spelled as Hill Run writes it: show it and let it be corrected
     bool operator==(const ColumnMeaning&) const = default;
 };
@@ -36,7 +36,7 @@ std::vector<ColumnMeaning> guessMeanings(const CsvTable& table, const ColumnMapp
 
 /// Turns a table into channels in the units of the pull file. `ambient_kpa` is added to gauge pressures.
 /// Throws DataError (UnknownUnit, WrongUnitKind, ColumnTwice).
-ChannelTable toChannels(const CsvTable& table, const std::vector<ColumnMeaning>& meanings, double ambient_kpa,
+ChannelTable toChannels(CsvTable table, const std::vector<ColumnMeaning>& meanings, double ambient_kpa,
                         const std::string& file);
 
 /// Reads a pull file, our own or another logger's with the meanings guessed. Checks that there are time, speed and

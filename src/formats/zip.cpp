@@ -85,7 +85,8 @@ void writeZip(const std::filesystem::path& target, const std::map<std::string, s
     };
     check(archive_write_open(a.get(), &bytes, nullptr, append, nullptr));
     for (const auto& [name, text] : files) {
-        const std::unique_ptr<archive_entry, decltype(&archive_entry_free)> entry(archive_entry_new(), archive_entry_free);
+        const std::unique_ptr<archive_entry, decltype(&archive_entry_free)> entry(archive_entry_new(),
+                                                                                  archive_entry_free);
         archive_entry_set_pathname(entry.get(), name.c_str());
         archive_entry_set_size(entry.get(), static_cast<la_int64_t>(text.size()));
         archive_entry_set_filetype(entry.get(), AE_IFREG);

@@ -48,8 +48,8 @@ void Plot::axes(const std::string& yTitle, bool xLabels) {
     }
     m_page.add(Text{{m_topLeft.x, m_topLeft.y - 4}, yTitle, 7.5, kQuietInk});
     if (xLabels)
-        m_page.add(Text{{m_topLeft.x + m_width, m_topLeft.y + m_height + 19}, "rpm", 7.5, kQuietInk, false,
-                                    false, Align::Right});
+        m_page.add(Text{
+            {m_topLeft.x + m_width, m_topLeft.y + m_height + 19}, "rpm", 7.5, kQuietInk, false, false, Align::Right});
 }
 
 void Plot::curve(const std::vector<double>& x, const std::vector<double>& y, Colour colour, double width,
@@ -83,7 +83,8 @@ void Plot::band(const std::vector<double>& x, const std::vector<double>& low, co
 
 void Plot::zeroLine() { m_page.add(Line{{at(m_x.low, 0.0), at(m_x.high, 0.0)}, kInk, 0.7, {}}); }
 
-void Plot::endLabel(const std::vector<double>& x, const std::vector<double>& y, const std::string& text, Colour colour) {
+void Plot::endLabel(const std::vector<double>& x, const std::vector<double>& y, const std::string& text,
+                    Colour colour) {
     for (size_t i = x.size(); i-- > 0;) {
         if (!std::isfinite(y[i]) || !m_x.holds(x[i]))
             continue;

@@ -30,7 +30,8 @@ public:
     void header() {
         page.add(Area{{{kLeft, 40}, {kLeft + 5, 40}, {kLeft + 5, 66}, {kLeft, 66}}, 0x0E6A6A, 1.0, false});
         text(kLeft + 14, 52, m_day.name.empty() ? "Untitled day" : m_day.name, 14, kInk, true);
-        text(kLeft + 14, 65, joined({m_day.date, m_day.article.name, m_day.cell.name, m_day.operatorName}), 8.5, kQuietInk);
+        text(kLeft + 14, 65, joined({m_day.date, m_day.article.name, m_day.cell.name, m_day.operatorName}), 8.5,
+             kQuietInk);
         text(kRight, 52, "Hill Run", 9, kQuietInk, true, Align::Right);
         text(kRight, 65, fmt::format("measured at the {}{}{}", measuredAtName(m_day.cell.measuredAt), kDot, airText()),
              8.5, kQuietInk, false, Align::Right);
@@ -51,9 +52,13 @@ public:
         buildLine(c.to, "to");
         std::string what;
         for (const Change& change : c.changed)
-            what += fmt::format("{}{}: {} \xE2\x86\x92 {}", what.empty() ? "" : ";  ", change.part, change.from, change.to);
-        paragraph(c.changed.empty() ? "No difference between the builds is noted."
-                                    : fmt::format("{} changed: {}", c.changed.size() == 1 ? "One thing" : std::to_string(c.changed.size()) + " things", what),
+            what +=
+                fmt::format("{}{}: {} \xE2\x86\x92 {}", what.empty() ? "" : ";  ", change.part, change.from, change.to);
+        paragraph(c.changed.empty()
+                      ? "No difference between the builds is noted."
+                      : fmt::format("{} changed: {}",
+                                    c.changed.size() == 1 ? "One thing" : std::to_string(c.changed.size()) + " things",
+                                    what),
                   8.5, kQuietInk);
         for (const LikeForLike& row : c.likeForLike)
             if (row.verdict == LikeVerdict::Differs)
@@ -83,8 +88,8 @@ public:
         if (!(high > low))
             return;
         const double height = 226;
-        Plot plot(page, {kPlotLeft, m_y + 8}, kPlotRight - kPlotLeft, height, x, std::max(0.0, low - 0.08 * (high - low)),
-                  high + 0.06 * (high - low));
+        Plot plot(page, {kPlotLeft, m_y + 8}, kPlotRight - kPlotLeft, height, x,
+                  std::max(0.0, low - 0.08 * (high - low)), high + 0.06 * (high - low));
         plot.axes(fmt::format("Power, {} (mean of the pulls)", powerUnitText(m_units.power)), false);
         for (const auto& [number, values] : lines) {
             plot.curve(m_analysis.rpm, values, buildColour(number), 1.5, buildDash(number));
@@ -125,20 +130,22 @@ public:
         for (size_t i = 0; i < c.bands.size(); ++i) {
             const BandResult& band = c.bands[i];
             const double half = 0.5 * (band.high_w - band.low_w);
-            row(columns, {fmt::format("{}\xE2\x80\x93{}{}", rpmText(band.range_rpm.low), rpmText(band.range_rpm.high),
-                                      i == 0 ? "  (common range)" : ""),
-                          withInterval(powerIn(m_units.power, band.delta_w), powerIn(m_units.power, half),
-                                       powerUnitText(m_units.power), true),
-                          signedText(band.percent, 1) + " %",
-                          signedText(torqueIn(m_units.torque, band.deltaTorque_nm), 1) + " " + torqueUnitText(m_units.torque)});
+            row(columns,
+                {fmt::format("{}\xE2\x80\x93{}{}", rpmText(band.range_rpm.low), rpmText(band.range_rpm.high),
+                             i == 0 ? "  (common range)" : ""),
+                 withInterval(powerIn(m_units.power, band.delta_w), powerIn(m_units.power, half),
+                              powerUnitText(m_units.power), true),
+                 signedText(band.percent, 1) + " %",
+                 signedText(torqueIn(m_units.torque, band.deltaTorque_nm), 1) + " " + torqueUnitText(m_units.torque)});
         }
         const PeakDifference& peak = c.peakPower_w;
         std::string words = "Peak power " + withInterval(powerIn(m_units.power, peak.delta),
                                                          powerIn(m_units.power, 0.5 * (peak.high - peak.low)),
                                                          powerUnitText(m_units.power), true);
-        words += fmt::format("; peak torque {}", withInterval(torqueIn(m_units.torque, c.peakTorque_nm.delta),
-                                                              torqueIn(m_units.torque, 0.5 * (c.peakTorque_nm.high - c.peakTorque_nm.low)),
-                                                              torqueUnitText(m_units.torque), true));
+        words += fmt::format("; peak torque {}",
+                             withInterval(torqueIn(m_units.torque, c.peakTorque_nm.delta),
+                                          torqueIn(m_units.torque, 0.5 * (c.peakTorque_nm.high - c.peakTorque_nm.low)),
+                                          torqueUnitText(m_units.torque), true));
         if (peak.atEnd)
             words += "; some pull still rises at the end of its range";
         for (const double crossover : c.crossovers_rpm)
@@ -153,15 +160,19 @@ public:
         for (const PullResult& pull : m_analysis.pulls)
             if (!pull.used)
                 words += fmt::format("{}{} ({}): {}", words.empty() ? "" : ";  ", pull.id, pull.build, pull.whyLeftOut);
-        paragraph(words.empty() ? "No pull was left out." : "Left out: " + words + ".", 8.5, words.empty() ? kQuietInk : kInk);
+        paragraph(words.empty() ? "No pull was left out." : "Left out: " + words + ".", 8.5,
+                  words.empty() ? kQuietInk : kInk);
         for (const PullResult& pull : m_analysis.pulls)
             if (pull.used && !pull.flags.empty())
-                paragraph(fmt::format("In use although it does not look like the others: {} ({}).", pull.id, pull.build), 8.5, kWarning);
+                paragraph(
+                    fmt::format("In use although it does not look like the others: {} ({}).", pull.id, pull.build), 8.5,
+                    kWarning);
     }
 
     void method() {
         const AnalysisSettings& s = m_analysis.settings;
-        std::string words = fmt::format("Air: {}. Smoothing {:g} rpm. ", standardInfo(s.reduce.standard).title, s.reduce.smoothing_rpm);
+        std::string words =
+            fmt::format("Air: {}. Smoothing {:g} rpm. ", standardInfo(s.reduce.standard).title, s.reduce.smoothing_rpm);
         if (m_analysis.model && m_analysis.model->degreesOfFreedom > 0)
             words += fmt::format("Repeatability of one pull {:.2f} % from {} degrees of freedom. ",
                                  100.0 * m_analysis.model->levelSd, m_analysis.model->degreesOfFreedom);
@@ -172,9 +183,12 @@ public:
             words += fmt::format("Drift bound declared: {:g} %. ", *s.drift.declaredBound_pct);
         for (const std::string& note : m_analysis.notes)
             words += note + " ";
-        words += "Intervals are 95 %; a refitting error common to a whole set shows only when the build is fitted again.";
+        words +=
+            "Intervals are 95 %; a refitting error common to a whole set shows only when the build is fitted again.";
         paragraph(words, 7.5, kQuietInk);
-        paragraph("Hill Run records and advises. It does not make a pull safe; the cell's own rules and local codes go first.", 7.5, kQuietInk);
+        paragraph("Hill Run records and advises. It does not make a pull safe; the cell's own rules and local codes go "
+                  "first.",
+                  7.5, kQuietInk);
     }
 
 private:

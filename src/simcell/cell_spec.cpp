@@ -76,7 +76,8 @@ void readConditions(CellSpec& out, ObjectReader& in) {
     out.drift.step_h = drift.number("step_h").value_or(0.0);
     for (ObjectReader& point : in.objects("weather"))
         out.weather.push_back({point.number("at_h").value_or(0.0), point.number("temperature_c").value_or(20.0),
-                               point.number("pressure_kpa").value_or(98.0), point.number("humidity_pct").value_or(50.0)});
+                               point.number("pressure_kpa").value_or(98.0),
+                               point.number("humidity_pct").value_or(50.0)});
     if (out.weather.empty())
         out.weather.emplace_back();
 }

@@ -20,20 +20,20 @@ double along(const Points& points, double rpm, double fallback = 0.0);
 
 /// The engine at full load in reference air (25 C, 99 kPa dry).
 struct EngineSpec {
-    Points torque_nm;               ///< brake torque of the base build
-    double friction_nm = 8.0;       ///< at standstill
+    Points torque_nm;         ///< brake torque of the base build
+    double friction_nm = 8.0; ///< at standstill
     double friction_nm_per_krpm = 1.5;
     double displacement_cc = 1000.0;
     bool turbo = false;
-    Points baseBoost_kpa;           ///< gauge, of the build the torque curve belongs to
+    Points baseBoost_kpa; ///< gauge, of the build the torque curve belongs to
     Points ignition_deg;
     double lambda = 0.88;
 };
 
 /// What a build does to it.
 struct BuildEffect {
-    Points torque_pct;  ///< change of brake torque
-    Points boost_kpa;   ///< gauge, when it differs from the base
+    Points torque_pct; ///< change of brake torque
+    Points boost_kpa;  ///< gauge, when it differs from the base
     double lambdaShift = 0.0;
     double ignitionShift_deg = 0.0;
 };

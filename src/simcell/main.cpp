@@ -17,7 +17,8 @@ int main(int argc, char** argv) {
     unsigned seed = 1;
     app.add_option("--make-day", spec, "description of the day (JSON, docs/formats.md)")->required();
     app.add_option("--out", out, "day folder or .zip to write")->required();
-    app.add_option("--seed", seed, "start of the random numbers; the same seed makes the same day")->capture_default_str();
+    app.add_option("--seed", seed, "start of the random numbers; the same seed makes the same day")
+        ->capture_default_str();
     app.footer("Example:\n  hillrun-simcell --make-day data/demo/flat-twin.json --out data/demo/day-1 --seed 11");
     try {
         app.parse(argc, argv);

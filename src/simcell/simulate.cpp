@@ -60,7 +60,8 @@ bool belongs(const char* channel, const CellSpec& spec) {
 }
 
 double driftFactor(const DriftSpec& drift, double at_h) {
-    const double percent = drift.linear_pct_per_h * at_h + drift.settling_pct * (1.0 - std::exp(-at_h / drift.settling_h)) +
+    const double percent = drift.linear_pct_per_h * at_h +
+                           drift.settling_pct * (1.0 - std::exp(-at_h / drift.settling_h)) +
                            (drift.step_pct != 0.0 && at_h >= drift.step_h ? drift.step_pct : 0.0);
     return 1.0 + percent / 100.0;
 }
@@ -135,7 +136,8 @@ private:
 
         const double full = fullLoadTorque_nm(m_spec.engine, m_effect, m_air, m_speed_rpm) * m_gain *
                             (1.0 + m_spec.noise.wiggle_pct / 100.0 * m_wiggle.at(m_speed_rpm));
-        const double share = m_throttle_pct >= 99.9 ? 1.0 : std::pow(m_throttle_pct / 100.0, 0.6) - (lifted ? 0.15 : 0.0);
+        const double share =
+            m_throttle_pct >= 99.9 ? 1.0 : std::pow(m_throttle_pct / 100.0, 0.6) - (lifted ? 0.15 : 0.0);
         m_settled_nm += (full * share - m_settled_nm) * (1.0 - std::exp(-dt / 0.06));
         // In the steady sweep the first-order lag is not there: the brake reads what the engine gives.
         m_torque_nm = intoSweep_s > 0.0 && !lifted ? full : m_settled_nm;
@@ -177,7 +179,8 @@ private:
         const double map = 35.0 + (wide - 35.0) * std::min(1.0, load * 1.02);
         const double air_kg_h = m_spec.engine.displacement_cc * 1e-6 * m_speed_rpm * 30.0 * 0.92 * map * 1000.0 /
                                 (287.05 * (m_intake_c + 273.15));
-        const double lambda = (load > 0.9 ? m_spec.engine.lambda : 0.99) + m_effect.lambdaShift + (m_misfire ? 0.05 : 0.0);
+        const double lambda =
+            (load > 0.9 ? m_spec.engine.lambda : 0.99) + m_effect.lambdaShift + (m_misfire ? 0.05 : 0.0);
         if (channel == "time")
             return m_time_s;
         if (channel == "engine_speed")
@@ -301,7 +304,8 @@ TestDay simulateDay(const CellSpec& spec, unsigned seed) {
             pull.started = timeAfter(spec.firstPull, at_h);
             const WeatherPoint weather = weatherAt(spec.weather, at_h);
             auto rounded = [](double v, double scale) { return std::round(v * scale) / scale; };
-            pull.weather = Atmosphere{rounded(weather.temperature_c, 10.0), rounded(weather.pressure_kpa, 100.0) * 1000.0,
+            pull.weather = Atmosphere{rounded(weather.temperature_c, 10.0),
+                                      rounded(weather.pressure_kpa, 100.0) * 1000.0,
                                       {HumidityKind::RelativeHumidity_pct, rounded(weather.humidity_pct, 10.0)}};
             pull.gear = spec.protocol.gear;
             if (const auto it = spec.setAside.find(pull.id); it != spec.setAside.end()) {

@@ -24,7 +24,9 @@ public:
     std::optional<QString> askDayFolder(QWidget*) override { return dayFolder; }
     std::optional<QString> askDayZip(QWidget*) override { return dayZip; }
     QStringList askLoggerFiles(QWidget*) override { return loggerFiles; }
-    std::optional<QString> askTarget(QWidget*, const QString&, const QString&, const QString&) override { return target; }
+    std::optional<QString> askTarget(QWidget*, const QString&, const QString&, const QString&) override {
+        return target;
+    }
     std::optional<QString> askReason(QWidget*, const QString&) override { return reason; }
     UnsavedChoice askUnsaved(QWidget*, const QString&) override {
         ++unsavedAsked;

@@ -33,7 +33,8 @@ TEST_CASE("the curves board shows both builds with their letters, in the reader'
     CHECK(power.series[0].y[40] / horses.series[0].y[40] == Approx(0.745699872));
     demo.view.quantity = Quantity::Torque;
     const BoardContent torque = curvesContent(demo.day, demo.analysis, demo.view, demo.theme);
-    CHECK(torque.series[0].y[40] == Approx(torqueIn(TorqueUnit::PoundFoot, demo.analysis.findBuild("A")->torque_nm[40])));
+    CHECK(torque.series[0].y[40] ==
+          Approx(torqueIn(TorqueUnit::PoundFoot, demo.analysis.findBuild("A")->torque_nm[40])));
     demo.view.school = CurveSchool::Best;
     CHECK(curvesContent(demo.day, demo.analysis, demo.view, demo.theme).title.contains(u"without an interval"_s));
 }
@@ -44,7 +45,8 @@ TEST_CASE("the difference board carries its band and the same axis") {
     CHECK(c.bands.size() == 1);
     CHECK(c.symmetric);
     CHECK(c.xRange == curvesContent(demo.day, demo.analysis, demo.view, demo.theme).xRange);
-    CHECK(differenceContent(demo.analysis, {"A", "Z", Quantity::Power, CurveSchool::Mean, {}}, demo.theme).series.empty());
+    CHECK(differenceContent(demo.analysis, {"A", "Z", Quantity::Power, CurveSchool::Mean, {}}, demo.theme)
+              .series.empty());
     CHECK(cursorText(demo.analysis, demo.view, 5400.0).contains(u"\u0394"_s));
 }
 
@@ -84,7 +86,8 @@ TEST_CASE("the check boards show the pull among its companions, trims shaded") {
     REQUIRE_FALSE(overlay.shades.empty());
     CHECK(overlay.shades.front().word == u"unsettled start"_s);
     CHECK(deviationContent(demo.day, demo.analysis, view, demo.theme).bands.size() == 1);
-    CHECK(torqueInTime(demo.day, demo.analysis, view, demo.theme).series.front().x.size() == demo.day.pulls[5].raw->rows());
+    CHECK(torqueInTime(demo.day, demo.analysis, view, demo.theme).series.front().x.size() ==
+          demo.day.pulls[5].raw->rows());
     CHECK(overlayContent(demo.day, demo.analysis, {"p99", Quantity::Power, {}}, demo.theme).series.empty());
 }
 
@@ -113,9 +116,11 @@ TEST_CASE("what can be used is a table") {
     const struct {
         const char* action;
         bool closed, compare, check;
-    } rows[] = {{"day.open", true, true, true},       {"day.save", false, false, false},  {"day.save_as", false, true, true},
-                {"compare.swap", false, true, false}, {"check.use", false, false, true},  {"check.reset_trim", false, false, false},
-                {"report.pdf", false, true, true},    {"edit.undo", false, false, false}, {"view.quantity", false, true, true}};
+    } rows[] = {{"day.open", true, true, true},      {"day.save", false, false, false},
+                {"day.save_as", false, true, true},  {"compare.swap", false, true, false},
+                {"check.use", false, false, true},   {"check.reset_trim", false, false, false},
+                {"report.pdf", false, true, true},   {"edit.undo", false, false, false},
+                {"view.quantity", false, true, true}};
     for (const auto& row : rows) {
         INFO(row.action);
         CHECK(actionEnabled(row.action, nothing) == row.closed);

@@ -125,7 +125,8 @@ TEST_CASE("a file that is no table is said, the others go on; a dropped day is o
     OpenWindow w{fs::path()};
     const fs::path bad = w.folder.path() / "notes.csv";
     std::ofstream(bad) << "only words here\n";
-    w.window->importFiles({QString::fromStdString(bad.string()), QString::fromStdString(foreignFile(w.folder.path(), "A.csv", "p01").string())});
+    w.window->importFiles({QString::fromStdString(bad.string()),
+                           QString::fromStdString(foreignFile(w.folder.path(), "A.csv", "p01").string())});
     REQUIRE(w.dialogs.errors.size() == 1);
     CHECK(w.dialogs.errors.front().contains(u"notes.csv"_s));
     CHECK(w.window->findChild<ImportDialog*>() != nullptr);

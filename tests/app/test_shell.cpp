@@ -34,8 +34,10 @@ TEST_CASE("commands are found by a few letters and run by Enter") {
 
 TEST_CASE("every model passes the item-model tester while days come and go") {
     OpenWindow w;
-    const QAbstractItemModelTester pulls(w.find<QTableView>("pullTable")->model(), QAbstractItemModelTester::FailureReportingMode::Fatal);
-    const QAbstractItemModelTester bands(w.find<QTableView>("bandTable")->model(), QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester pulls(w.find<QTableView>("pullTable")->model(),
+                                         QAbstractItemModelTester::FailureReportingMode::Fatal);
+    const QAbstractItemModelTester bands(w.find<QTableView>("bandTable")->model(),
+                                         QAbstractItemModelTester::FailureReportingMode::Fatal);
     w.window->document().setAside({"p01"}, u"x"_s);
     REQUIRE(w.settled());
     w.window->document().close();
@@ -48,7 +50,8 @@ TEST_CASE("every model passes the item-model tester while days come and go") {
 TEST_CASE("every control has a name, and in both looks its text can be read") {
     OpenWindow w;
     for (QWidget* control : w.window->findChildren<QWidget*>()) {
-        const bool isControl = qobject_cast<QAbstractButton*>(control) || qobject_cast<QComboBox*>(control) || qobject_cast<Board*>(control);
+        const bool isControl = qobject_cast<QAbstractButton*>(control) || qobject_cast<QComboBox*>(control) ||
+                               qobject_cast<Board*>(control);
         if (!isControl || control->objectName().startsWith(u"qt_"_s) || control->inherits("QTableCornerButton"))
             continue;
         INFO(control->metaObject()->className());
@@ -75,8 +78,10 @@ TEST_CASE("every control has a name, and in both looks its text can be read") {
 TEST_CASE("long names and eight builds stay inside the window") {
     OpenWindow w;
     w.window->document().edit(u"many"_s, [](TestDay& day) {
-        day.name = "A very long name of a day that nobody would ever type but somebody surely will, with everything in it";
-        day.builds[0].name = "a collector with a name that goes on and on until the card has no room for any more of it";
+        day.name =
+            "A very long name of a day that nobody would ever type but somebody surely will, with everything in it";
+        day.builds[0].name =
+            "a collector with a name that goes on and on until the card has no room for any more of it";
         for (const char letter : {'C', 'D', 'E', 'F', 'G', 'H'}) {
             Build build;
             build.id = std::string(1, letter);

@@ -29,7 +29,8 @@ void drag(QWidget* widget, double from, double to) {
     QTest::mousePress(widget, Qt::LeftButton, {}, QPoint(static_cast<int>(from), y));
     for (int i = 1; i <= 8; ++i)
         QTest::mouseMove(widget, QPoint(static_cast<int>(from + (to - from) * i / 8.0), y));
-    QMouseEvent move(QEvent::MouseMove, QPointF(to, y), widget->mapToGlobal(QPointF(to, y)), Qt::NoButton, Qt::LeftButton, {});
+    QMouseEvent move(QEvent::MouseMove, QPointF(to, y), widget->mapToGlobal(QPointF(to, y)), Qt::NoButton,
+                     Qt::LeftButton, {});
     QApplication::sendEvent(widget, &move);
     QTest::mouseRelease(widget, Qt::LeftButton, {}, QPoint(static_cast<int>(to), y));
 }
@@ -125,7 +126,8 @@ TEST_CASE("the cursor is shared and moves by mouse and keys") {
     OpenWindow w;
     auto* board = w.find<Board>("curvesBoard");
     QTest::qWait(50);
-    QMouseEvent move(QEvent::MouseMove, QPointF(board->pixelOf(5000.0), 80), board->mapToGlobal(QPointF(0, 0)), Qt::NoButton, Qt::NoButton, {});
+    QMouseEvent move(QEvent::MouseMove, QPointF(board->pixelOf(5000.0), 80), board->mapToGlobal(QPointF(0, 0)),
+                     Qt::NoButton, Qt::NoButton, {});
     QApplication::sendEvent(board, &move);
     REQUIRE(w.window->selection().cursor());
     CHECK(*w.window->selection().cursor() == Approx(5000.0).margin(30.0));

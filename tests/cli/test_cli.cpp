@@ -50,7 +50,8 @@ void write(const fs::path& path, const std::string& text) { std::ofstream(path) 
 } // namespace
 
 TEST_CASE("weather answers one case") {
-    const Json answer = run("weather --standard sae-j1349 --temperature-c 30 --pressure-kpa 95 --humidity-pct 0 --json").json();
+    const Json answer =
+        run("weather --standard sae-j1349 --temperature-c 30 --pressure-kpa 95 --humidity-pct 0 --json").json();
     CHECK(answer["standard"] == "sae-j1349");
     CHECK(answer["factor"].get<double>() == Approx(1.059957440).margin(5e-10)); // arithmetic on the printed formula
     CHECK(answer["within_validity"] == true);
@@ -88,9 +89,9 @@ TEST_CASE("analyse answers with every key of the format") {
     CHECK(answer["drift"]["allowance"] == "cautious");
     CHECK(answer["builds"][0]["pulls_left_out"][0]["id"] == "p03");
     const Json& c = answer["comparisons"][0];
-    for (const char* key : {"from", "to", "rpm", "delta_power_kw", "delta_torque_nm", "pointwise95", "simultaneous95", "family95",
-                            "protected_from_drift", "drift_that_would_explain_pct", "regions", "bands", "peak_power",
-                            "crossovers_rpm", "changed", "like_for_like", "verdict", "summary"})
+    for (const char* key : {"from", "to", "rpm", "delta_power_kw", "delta_torque_nm", "pointwise95", "simultaneous95",
+                            "family95", "protected_from_drift", "drift_that_would_explain_pct", "regions", "bands",
+                            "peak_power", "crossovers_rpm", "changed", "like_for_like", "verdict", "summary"})
         CHECK(c.contains(key));
     CHECK(c["verdict"] == "mixed");
     CHECK(c["rpm"].size() == c["delta_power_kw"].size());
@@ -100,7 +101,8 @@ TEST_CASE("analyse answers with every key of the format") {
 }
 
 TEST_CASE("what is asked for is what comes") {
-    const Json answer = run("analyse " + demo() + " --standard iso-1585 --grid-rpm 100 --band 4500:7000 --from B --to A --json").json();
+    const Json answer =
+        run("analyse " + demo() + " --standard iso-1585 --grid-rpm 100 --band 4500:7000 --from B --to A --json").json();
     CHECK(answer["standard"] == "iso-1585");
     CHECK(answer["grid_rpm"][1].get<double>() - answer["grid_rpm"][0].get<double>() == 100.0);
     REQUIRE(answer["comparisons"].size() == 1);
@@ -124,7 +126,8 @@ TEST_CASE("the effect that was put into the demo day is inside the bands") {
 
 TEST_CASE("reduce answers one pull") {
     const Json answer = run("reduce " + demo() + " --pull p06 --json").json();
-    for (const char* key : {"rpm", "torque_nm", "power_kw", "factor", "window_rpm", "trimmed", "events", "peak_power", "peak_torque"})
+    for (const char* key :
+         {"rpm", "torque_nm", "power_kw", "factor", "window_rpm", "trimmed", "events", "peak_power", "peak_torque"})
         CHECK(answer.contains(key));
     bool spike = false;
     for (const Json& trim : answer["trimmed"])
@@ -153,11 +156,13 @@ TEST_CASE("import begins a day, guesses builds and converts") {
     for (const char* pull : {"p01", "p02", "p05", "p06"}) {
         const std::string build = std::string(pull) < "p03" ? "A" : "B";
         std::string text = readFileText(test::demoDay() / "pulls" / (std::string(pull) + ".csv"));
-        write(temporary.path() / (build + "_" + pull + ".csv"), text.replace(text.find("engine_speed [rpm]"), 18, "RPM"));
+        write(temporary.path() / (build + "_" + pull + ".csv"),
+              text.replace(text.find("engine_speed [rpm]"), 18, "RPM"));
     }
     const std::string folder = temporary.path().string();
-    const Run result = run("import " + folder + "/A_p01.csv " + folder + "/A_p02.csv " + folder + "/B_p05.csv " + folder +
-                           "/B_p06.csv --into " + folder + "/day --temperature-c 18 --pressure-kpa 98.2 --humidity-pct 55");
+    const Run result =
+        run("import " + folder + "/A_p01.csv " + folder + "/A_p02.csv " + folder + "/B_p05.csv " + folder +
+            "/B_p06.csv --into " + folder + "/day --temperature-c 18 --pressure-kpa 98.2 --humidity-pct 55");
     CHECK(result.status == 0);
     CHECK(result.out.find("RPM [rpm] -> engine_speed (guessed)") != std::string::npos);
     const TestDay day = readDay(temporary.path() / "day");
@@ -181,7 +186,8 @@ TEST_CASE("export writes each kind of file") {
     CHECK(Json::parse(readFileText(temporary.path() / "out.json"))["comparisons"].size() == 1);
     CHECK(readDay(temporary.path() / "out.zip").pulls.size() == 11);
     const std::string text = (temporary.path() / "out.txt").string();
-    REQUIRE(std::system(("pdftotext -layout '" + (temporary.path() / "out.pdf").string() + "' '" + text + "'").c_str()) == 0);
+    REQUIRE(std::system(
+                ("pdftotext -layout '" + (temporary.path() / "out.pdf").string() + "' '" + text + "'").c_str()) == 0);
     CHECK(readFileText(text).find("Collector length, flat twin") != std::string::npos);
     CHECK(readFileText(text).find("B gives") != std::string::npos);
 }
@@ -196,10 +202,13 @@ TEST_CASE("the exit status tells wrong use from unwilling data") {
         {"analyse", 2, "give one DAY"},
         {"analyse /nowhere --json", 1, "missing"},
         {"analyse --batch /nowhere.txt", 1, "missing"},
-        {"weather --standard nonsense --temperature-c 20 --pressure-kpa 98 --humidity-pct 50 --json", 2, "no correction standard"},
-        {"weather --standard sae-j1349 --temperature-c 20 --pressure-kpa 98 --humidity-pct 150 --json", 1, "relative humidity 150 %"},
+        {"weather --standard nonsense --temperature-c 20 --pressure-kpa 98 --humidity-pct 50 --json", 2,
+         "no correction standard"},
+        {"weather --standard sae-j1349 --temperature-c 20 --pressure-kpa 98 --humidity-pct 150 --json", 1,
+         "relative humidity 150 %"},
         {"weather --standard sae-j1349 --temperature-c 20 --json", 2, "give --standard"},
-        {"weather --standard sae-j1349 --temperature-c 20 --pressure-kpa 98 --humidity-pct 50 --dew-point-c 5", 2, "exactly one"},
+        {"weather --standard sae-j1349 --temperature-c 20 --pressure-kpa 98 --humidity-pct 50 --dew-point-c 5", 2,
+         "exactly one"},
         {"frobnicate", 2, ""},
     };
     for (const auto& row : rows) {

@@ -71,7 +71,9 @@ TEST_CASE("a comparison turned round is the same one with the other sign") {
     const Comparison* back = a.find("B", "A");
     REQUIRE((there && back));
     for (size_t i = 0; i < there->rpm.size(); ++i)
-        CHECK((1.0 + there->delta_w[i] / a.findBuild("A")->power_w[i]) * (1.0 + back->delta_w[i] / a.findBuild("B")->power_w[i]) == Approx(1.0));
+        CHECK((1.0 + there->delta_w[i] / a.findBuild("A")->power_w[i]) *
+                  (1.0 + back->delta_w[i] / a.findBuild("B")->power_w[i]) ==
+              Approx(1.0));
     CHECK(back->verdict == VerdictKind::Loss);
 }
 

@@ -25,7 +25,11 @@ TEST_CASE("the worst jump of each design is what the method says") {
         const char* design;
         int from, to;
         double jump;
-    } rows[] = {{"AAABBBAAA", 0, 1, 0.5}, {"AAABBBBBBAAA", 0, 1, 0.5}, {"AABBAABB", 0, 1, 0.5}, {"AABBCCAA", 0, 1, 2.0 / 3.0}, {"AAABBB", 0, 1, 1.0}};
+    } rows[] = {{"AAABBBAAA", 0, 1, 0.5},
+                {"AAABBBBBBAAA", 0, 1, 0.5},
+                {"AABBAABB", 0, 1, 0.5},
+                {"AABBCCAA", 0, 1, 2.0 / 3.0},
+                {"AAABBB", 0, 1, 1.0}};
     for (const auto& row : rows) {
         INFO(row.design);
         FitInput input = sketchDay({row.design});
@@ -82,7 +86,8 @@ TEST_CASE("a build that was never run cannot be estimated") {
 TEST_CASE("the simultaneous band is wider than the pointwise one, the family's wider still") {
     const FitInput input = sketchDay({"AABBCCAA"});
     const DayModel model = fitDay(input);
-    const std::vector<ContrastCurve> pairs{*evaluate(model, minus(3, 0, 1), {}), *evaluate(model, minus(3, 0, 2), {}), *evaluate(model, minus(3, 1, 2), {})};
+    const std::vector<ContrastCurve> pairs{*evaluate(model, minus(3, 0, 1), {}), *evaluate(model, minus(3, 0, 2), {}),
+                                           *evaluate(model, minus(3, 1, 2), {})};
     DrawCache cache;
     const CriticalValues c = criticalValues(model, pairs, cache);
     for (size_t i = 0; i < pairs.size(); ++i) {

@@ -11,7 +11,8 @@ namespace {
 
 /// Numbers as people type them: no-break spaces and signs made plain.
 std::string plain(std::string text) {
-    for (const auto& [from, to] : {std::pair{"\xC2\xA0", " "}, std::pair{"\xC2\xB1", "+-"}, std::pair{"\xE2\x88\x92", "-"}, std::pair{"\xE2\x80\x93", "-"}})
+    for (const auto& [from, to] : {std::pair{"\xC2\xA0", " "}, std::pair{"\xC2\xB1", "+-"},
+                                   std::pair{"\xE2\x88\x92", "-"}, std::pair{"\xE2\x80\x93", "-"}})
         for (size_t at; (at = text.find(from)) != std::string::npos;)
             text.replace(at, std::string(from).size(), to);
     return text;
@@ -34,7 +35,9 @@ Comparison base() {
     return c;
 }
 
-Region region(double low, double high, RegionKind kind, double mean, double half) { return {{low, high}, kind, mean, half, mean * 1.2, half, 0.5 * (low + high)}; }
+Region region(double low, double high, RegionKind kind, double mean, double half) {
+    return {{low, high}, kind, mean, half, mean * 1.2, half, 0.5 * (low + high)};
+}
 
 std::string sentence(Comparison c) {
     c.verdict = judge(c);
@@ -47,8 +50,9 @@ TEST_CASE("numbers are rounded by their own uncertainty") {
     const struct {
         double value, half;
         const char* text;
-    } rows[] = {{1.6234, 0.47, "+1.6 +- 0.5 kW"},  {1.6234, 0.147, "+1.62 +- 0.15 kW"}, {-0.84, 0.3, "-0.8 +- 0.3 kW"},
-                {-205.3, 186.0, "-205 +- 186 kW"}, {0.02, 0.3, "0.0 +- 0.3 kW"},        {12.34, std::nan(""), "+12.3 kW"},
+    } rows[] = {{1.6234, 0.47, "+1.6 +- 0.5 kW"},     {1.6234, 0.147, "+1.62 +- 0.15 kW"},
+                {-0.84, 0.3, "-0.8 +- 0.3 kW"},       {-205.3, 186.0, "-205 +- 186 kW"},
+                {0.02, 0.3, "0.0 +- 0.3 kW"},         {12.34, std::nan(""), "+12.3 kW"},
                 {71.957, 0.0995, "+71.96 +- 0.10 kW"}};
     for (const auto& row : rows)
         CHECK(plain(withInterval(row.value, row.half, "kW", true)) == row.text);
@@ -107,5 +111,6 @@ TEST_CASE("the sentence speaks the reader's units") {
     Comparison c = base();
     c.regions = {region(4500, 7500, RegionKind::Gain, 1600, 480)};
     c.verdict = judge(c);
-    CHECK(plain(summary(c, {PowerUnit::Horsepower, TorqueUnit::PoundFoot})) == "B gives 2.1 +- 0.6 hp over the whole range, 4 500-7 500 rpm.");
+    CHECK(plain(summary(c, {PowerUnit::Horsepower, TorqueUnit::PoundFoot})) ==
+          "B gives 2.1 +- 0.6 hp over the whole range, 4 500-7 500 rpm.");
 }

@@ -20,7 +20,8 @@ double between(double low, double high) { return low + (high - low) * *rc::gen::
 
 TEST_CASE("units come back from a round trip") {
     rc::prop("any unit, any value", [] {
-        const auto name = *rc::gen::element<std::string>("psi", "inHg", "hp", "PS", "lb-ft", "degF", "K", "mph", "g/s", "bar", "mmHg");
+        const auto name = *rc::gen::element<std::string>("psi", "inHg", "hp", "PS", "lb-ft", "degF", "K", "mph", "g/s",
+                                                         "bar", "mmHg");
         const double value = between(-500.0, 500.0);
         const Unit unit = *parseUnit(name);
         RC_ASSERT(std::abs(unit.fromCanonical(unit.toCanonical(value)) - value) < 1e-9);
@@ -41,7 +42,8 @@ TEST_CASE("air that gives the same vapour pressure gives the same factor") {
         const HumidAir air = humidAir({t, p, {HumidityKind::RelativeHumidity_pct, rh}});
         const HumidAir same = humidAir({t, p, {HumidityKind::VapourPressure_kpa, air.vapourPressure_pa / 1000.0}});
         for (const StandardInfo& standard : standards())
-            RC_ASSERT(std::abs(airFactor(standard.id, air, {}).factor - airFactor(standard.id, same, {}).factor) < 1e-12);
+            RC_ASSERT(std::abs(airFactor(standard.id, air, {}).factor - airFactor(standard.id, same, {}).factor) <
+                      1e-12);
     });
     rc::prop("thinner or warmer air is corrected upwards", [] {
         const double t = between(5.0, 35.0);

@@ -34,7 +34,9 @@ double worstError(const Curve& curve, const sim::CellSpec& spec) {
     double worst = 0.0;
     for (size_t i = 0; i < curve.rpm.size(); ++i)
         if (curve.rpm[i] >= low && curve.rpm[i] <= high)
-            worst = std::max(worst, std::abs(curve.torque_nm[i] / sim::fullLoadTorque_nm(spec.engine, {}, reference, curve.rpm[i]) - 1.0));
+            worst = std::max(
+                worst,
+                std::abs(curve.torque_nm[i] / sim::fullLoadTorque_nm(spec.engine, {}, reference, curve.rpm[i]) - 1.0));
     return worst;
 }
 

@@ -102,13 +102,20 @@ TEST_CASE("what is no sweep is said") {
     Recording idle;
     for (int i = 0; i < 500; ++i)
         idle.add(900.0 + 5.0 * std::sin(0.1 * i), 5.0, 3.0);
-    CHECK(test::messageOf([&] { findSweep(idle.view(), SweepDirection::Up, std::nullopt); }).find("no full-throttle sweep") != std::string::npos);
+    CHECK(test::messageOf([&] {
+              findSweep(idle.view(), SweepDirection::Up, std::nullopt);
+          }).find("no full-throttle sweep") != std::string::npos);
     Recording few;
     for (int i = 0; i < 8; ++i)
         few.add(2000.0 + 100.0 * i, 50.0, 100.0);
-    CHECK(test::messageOf([&] { findSweep(few.view(), SweepDirection::Up, std::nullopt); }).find("only 8 usable rows") != std::string::npos);
+    CHECK(test::messageOf([&] {
+              findSweep(few.view(), SweepDirection::Up, std::nullopt);
+          }).find("only 8 usable rows") != std::string::npos);
     Recording back = usualPull();
     back.time_s[50] = 0.2;
-    CHECK(test::messageOf([&] { findSweep(back.view(), SweepDirection::Up, std::nullopt); }).find("time runs back") != std::string::npos);
-    CHECK(test::messageOf([&] { findSweep(usualPull().view(), SweepDirection::Up, RpmRange{9000.0, 9900.0}); }).find("window_rpm") != std::string::npos);
+    CHECK(test::messageOf([&] { findSweep(back.view(), SweepDirection::Up, std::nullopt); }).find("time runs back") !=
+          std::string::npos);
+    CHECK(test::messageOf([&] {
+              findSweep(usualPull().view(), SweepDirection::Up, RpmRange{9000.0, 9900.0});
+          }).find("window_rpm") != std::string::npos);
 }

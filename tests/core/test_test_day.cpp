@@ -28,7 +28,8 @@ TEST_CASE("ISO times are read with their offset") {
     CHECK(secondsOf("2026-05-16T09:12:00+01:00") == secondsOf("2026-05-16T08:12:00Z"));
     CHECK(secondsOf("2026-05-16T09:12") == secondsOf("2026-05-16T09:12:00Z"));
     CHECK(*secondsOf("2000-03-01T00:00:00Z") == 951868800.0); // leap day before it; value of the Unix clock
-    for (const char* bad : {"", "16.5.2026", "2026-13-01T00:00:00Z", "2026-05-16", "2026-05-16T25:00:00Z", "2026-05-16T09:12:00+1"})
+    for (const char* bad :
+         {"", "16.5.2026", "2026-13-01T00:00:00Z", "2026-05-16", "2026-05-16T25:00:00Z", "2026-05-16T09:12:00+1"})
         CHECK_FALSE(secondsOf(bad));
     CHECK(isoTimeOf(*secondsOf("2026-05-16T09:12:00+01:00")) == "2026-05-16T08:12:00Z");
 }
@@ -50,7 +51,8 @@ TEST_CASE("without times the order counts, and it is said") {
 TEST_CASE("changes list every part and setting that differs") {
     Build a{"A", "", {{"collector", "450 mm"}, {"airbox", "standard"}}, {{"map", "m12"}}, {}, "", {}, "", ""};
     Build b{"B", "", {{"collector", "600 mm"}, {"airbox", "standard"}, {"filter", "foam"}}, {}, {}, "", {}, "", ""};
-    const std::vector<Change> expected{{"collector", "450 mm", "600 mm"}, {"filter", "not noted", "foam"}, {"map", "m12", "not noted"}};
+    const std::vector<Change> expected{
+        {"collector", "450 mm", "600 mm"}, {"filter", "not noted", "foam"}, {"map", "m12", "not noted"}};
     CHECK(changesBetween(a, b) == expected);
     CHECK(changesBetween(a, a).empty());
 }

@@ -62,12 +62,19 @@ TEST_CASE("a day survives the round trip, unknown keys too") {
 }
 
 TEST_CASE("what is wrong with a day is said with the key") {
-    CHECK(problem(with("\"version\": 1", "\"version\": 3")).find("day.json, key version: the format is version 3, this program knows version 1") != std::string::npos);
+    CHECK(problem(with("\"version\": 1", "\"version\": 3"))
+              .find("day.json, key version: the format is version 3, this program knows version 1") !=
+          std::string::npos);
     CHECK(problem(with("hill-run-day", "other")).find("not a day of Hill Run") != std::string::npos);
-    CHECK(problem(with("\"strokes\": 4", "\"strokes\": \"four\"")).find("key article.engine.strokes: expected a number") != std::string::npos);
-    CHECK(problem(with("\"pressure_kpa\": 98.10, ", "")).find("key pulls[0].weather.pressure_kpa: the key is missing") != std::string::npos);
-    CHECK(problem(with("\"build\": \"A\"", "\"build\": \"Z\"")).find("key pulls[0].build: there is no build \"Z\"") != std::string::npos);
-    CHECK(problem(with("hub_brake", "steam_brake")).find("\"steam_brake\" is not allowed here: use one of engine_brake") != std::string::npos);
+    CHECK(problem(with("\"strokes\": 4", "\"strokes\": \"four\""))
+              .find("key article.engine.strokes: expected a number") != std::string::npos);
+    CHECK(
+        problem(with("\"pressure_kpa\": 98.10, ", "")).find("key pulls[0].weather.pressure_kpa: the key is missing") !=
+        std::string::npos);
+    CHECK(problem(with("\"build\": \"A\"", "\"build\": \"Z\"")).find("key pulls[0].build: there is no build \"Z\"") !=
+          std::string::npos);
+    CHECK(problem(with("hub_brake", "steam_brake"))
+              .find("\"steam_brake\" is not allowed here: use one of engine_brake") != std::string::npos);
     CHECK(problem(with("2026-05-16T09:12:00+01:00", "nine o'clock")).find("pulls[0].started") != std::string::npos);
     CHECK(problem(with("[3000, 7000]", "[7000, 3000]")).find("pulls[0].window_rpm") != std::string::npos);
     CHECK(problem("{\n \"format\": \n").find("day.json, line") != std::string::npos);

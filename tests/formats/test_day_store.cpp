@@ -85,10 +85,13 @@ TEST_CASE("what is no day, or points out of it, is refused") {
     CHECK(message(temporary.path() / "broken.zip").find("archive cannot be read") != std::string::npos);
     write(temporary.path() / "empty.zip", "");
     CHECK(message(temporary.path() / "empty.zip").find("empty") != std::string::npos);
-    const std::string sneaky = R"({"format":"hill-run-day","version":1,"builds":[{"id":"A"}],"pulls":[{"id":"p","build":"A","file":"../../secret.csv"}]})";
+    const std::string sneaky =
+        R"({"format":"hill-run-day","version":1,"builds":[{"id":"A"}],"pulls":[{"id":"p","build":"A","file":"../../secret.csv"}]})";
     write(temporary.path() / "day.json", sneaky);
     CHECK(message(temporary.path()).find("points outside") != std::string::npos);
-    CHECK(test::messageOf([&] { writeFileSafely(temporary.path() / "no" / "such" / "folder.txt", "x"); }).find("cannot write") != std::string::npos);
+    CHECK(test::messageOf([&] {
+              writeFileSafely(temporary.path() / "no" / "such" / "folder.txt", "x");
+          }).find("cannot write") != std::string::npos);
 }
 
 TEST_CASE("a truncated archive is refused") {

@@ -17,7 +17,8 @@ TEST_CASE("the build is guessed from the file name") {
     const struct {
         const char* stem;
         const char* build;
-    } rows[] = {{"B_pull2", "B"}, {"run-b", "B"}, {"c3", "C"}, {"2026-05-16 A 01", "A"}, {"session 7", "A"}, {"baseline", "A"}};
+    } rows[] = {{"B_pull2", "B"},         {"run-b", "B"},     {"c3", "C"},
+                {"2026-05-16 A 01", "A"}, {"session 7", "A"}, {"baseline", "A"}};
     for (const auto& row : rows)
         CHECK(buildFromFileName(row.stem, empty) == row.build);
     TestDay named;
@@ -29,7 +30,8 @@ TEST_CASE("the build is guessed from the file name") {
 TEST_CASE("an imported file becomes a pull of its build") {
     const test::TemporaryFolder temporary;
     const fs::path file = temporary.path() / "B_01.txt";
-    std::ofstream(file) << "Shed logger\nrecorded 2026-05-16 14:03:20\nTime (s)\tRPM\tTorque (lb-ft)\n0\t2500\t60\n0.1\t2550\t61\n";
+    std::ofstream(file)
+        << "Shed logger\nrecorded 2026-05-16 14:03:20\nTime (s)\tRPM\tTorque (lb-ft)\n0\t2500\t60\n0.1\t2550\t61\n";
     TestDay day;
     day.builds.push_back({"A", "base", {}, {}, {}, "", {}, "", ""});
     ImportFile import = openForImport(file, day);

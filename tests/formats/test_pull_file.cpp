@@ -19,9 +19,10 @@ double firstOf(const ChannelTable& table, const char* channel) { return table.fi
 } // namespace
 
 TEST_CASE("foreign columns are guessed and converted") {
-    const ChannelTable table = readPullText("Time (sec);Engine RPM;Torque (lb-ft);Boost (psi);MAP (kPa);AFR;Coolant (degF);Speed (mph);My sensor (V)\n"
-                                            "0;2500;100;10;170;12,5;194;50;1,25\n0,1;2550;101;10;170;12,5;194;51;1,30\n",
-                                            "x.csv", 98.0);
+    const ChannelTable table = readPullText(
+        "Time (sec);Engine RPM;Torque (lb-ft);Boost (psi);MAP (kPa);AFR;Coolant (degF);Speed (mph);My sensor (V)\n"
+        "0;2500;100;10;170;12,5;194;50;1,25\n0,1;2550;101;10;170;12,5;194;51;1,30\n",
+        "x.csv", 98.0);
     CHECK(firstOf(table, "torque") == Approx(135.58179));
     CHECK(firstOf(table, "manifold_pressure") == Approx(10 * 6.8947573 + 98.0)); // boost is a gauge pressure
     CHECK(firstOf(table, "coolant_temperature") == Approx(90.0));
@@ -43,23 +44,31 @@ TEST_CASE("guesses are marked, exact names are not") {
 }
 
 TEST_CASE("a kept mapping goes before the guess and survives its file") {
-    ColumnMapping mapping{"shed logger", {{"ch1", {"ch1", "torque", "lb-ft", false, false}}, {"ch2", {"ch2", "", "", false, false}}}};
+    ColumnMapping mapping{"shed logger",
+                          {{"ch1", {"ch1", "torque", "lb-ft", false, false}}, {"ch2", {"ch2", "", "", false, false}}}};
     CHECK(readMapping(writeMapping(mapping), "m.json") == mapping);
     const ChannelTable table = readPullText("time [s],rpm,ch1,ch2\n0,2500,100,7\n1,2600,100,7\n", "x", 98.0, &mapping);
     CHECK(firstOf(table, "torque") == Approx(135.58179));
     CHECK_FALSE(table.find("ch2"));
-    CHECK(test::messageOf([] { (void)readMapping("{\"format\":\"other\"}", "m.json"); }).find("not a column mapping") != std::string::npos);
+    CHECK(test::messageOf([] { (void)readMapping("{\"format\":\"other\"}", "m.json"); }).find("not a column mapping") !=
+          std::string::npos);
 }
 
 TEST_CASE("a pull without what it needs is refused") {
     CHECK(problem("time [s],lambda [1],torque [N.m]\n0,1,80\n1,1,81\n").find("no engine speed") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],lambda [1]\n0,2500,1\n1,2600,1\n").find("neither torque nor power") != std::string::npos);
+    CHECK(problem("time [s],engine_speed [rpm],lambda [1]\n0,2500,1\n1,2600,1\n").find("neither torque nor power") !=
+          std::string::npos);
     CHECK(problem("engine_speed [rpm],torque [N.m]\n2500,80\n2600,81\n").find("no time column") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [N.m]\n1,2500,80\n0,2600,81\n").find("time runs back from 1 s to 0 s") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [stone]\n0,2500,80\n1,2600,81\n").find("column torque: the unit \"stone\" is not known") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [kPa]\n0,2500,80\n1,2600,81\n").find("\"kPa\" cannot be the unit of torque") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [N.m],torque [N.m]\n0,2500,80,80\n1,2600,81,80\n").find("two columns are named torque") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [N.m]\n0,2500,80\n0,2500,80\n1,2600,81\n") == "nothing"); // a repeated time stamp
+    CHECK(problem("time [s],engine_speed [rpm],torque [N.m]\n1,2500,80\n0,2600,81\n")
+              .find("time runs back from 1 s to 0 s") != std::string::npos);
+    CHECK(problem("time [s],engine_speed [rpm],torque [stone]\n0,2500,80\n1,2600,81\n")
+              .find("column torque: the unit \"stone\" is not known") != std::string::npos);
+    CHECK(problem("time [s],engine_speed [rpm],torque [kPa]\n0,2500,80\n1,2600,81\n")
+              .find("\"kPa\" cannot be the unit of torque") != std::string::npos);
+    CHECK(problem("time [s],engine_speed [rpm],torque [N.m],torque [N.m]\n0,2500,80,80\n1,2600,81,80\n")
+              .find("two columns are named torque") != std::string::npos);
+    CHECK(problem("time [s],engine_speed [rpm],torque [N.m]\n0,2500,80\n0,2500,80\n1,2600,81\n") ==
+          "nothing"); // a repeated time stamp
 }
 
 TEST_CASE("what is written reads back to the same numbers") {
@@ -67,7 +76,8 @@ TEST_CASE("what is written reads back to the same numbers") {
         ChannelTable table;
         const auto rows = *rc::gen::inRange<size_t>(2, 30);
         for (const char* name : {"time", "engine_speed", "torque", "odd thing"})
-            table.columns.push_back({name, std::string(name) == "time" ? "s" : (std::string(name) == "engine_speed" ? "rpm" : "N.m"), {}});
+            table.columns.push_back(
+                {name, std::string(name) == "time" ? "s" : (std::string(name) == "engine_speed" ? "rpm" : "N.m"), {}});
         for (size_t row = 0; row < rows; ++row) {
             table.columns[0].values.push_back(0.01 * static_cast<double>(row));
             for (size_t column = 1; column < 4; ++column)

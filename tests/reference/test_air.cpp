@@ -57,9 +57,10 @@ TEST_CASE("saturation pressure agrees with textbook steam tables") {
     CHECK(saturationPressure_pa(35.0) == Approx(5628.62014412138).epsilon(1e-10));
     CHECK(saturationPressure_pa(45.0) == Approx(9594.388839202182).epsilon(1e-10));
     const Row rows[] = {
-        {0.01, 0.6117, 5e-5, "A-4"}, {5.0, 0.8725, 5e-5, "A-4"},  {10.0, 1.2281, 5e-5, "A-4"}, {15.0, 1.7057, 5e-5, "A-4"},
-        {20.0, 2.3392, 5e-5, "A-4"}, {25.0, 3.1698, 5e-5, "A-4"}, {30.0, 4.2469, 5e-5, "A-4"}, {35.0, 5.6291, 5e-5, "A-4"},
-        {40.0, 7.3851, 5e-5, "A-4"}, {45.0, 9.5953, 5e-5, "A-4"}, {60.0, 19.947, 5e-4, "A-4"}, {100.0, 101.42, 5e-3, "A-4"},
+        {0.01, 0.6117, 5e-5, "A-4"}, {5.0, 0.8725, 5e-5, "A-4"},  {10.0, 1.2281, 5e-5, "A-4"},
+        {15.0, 1.7057, 5e-5, "A-4"}, {20.0, 2.3392, 5e-5, "A-4"}, {25.0, 3.1698, 5e-5, "A-4"},
+        {30.0, 4.2469, 5e-5, "A-4"}, {35.0, 5.6291, 5e-5, "A-4"}, {40.0, 7.3851, 5e-5, "A-4"},
+        {45.0, 9.5953, 5e-5, "A-4"}, {60.0, 19.947, 5e-4, "A-4"}, {100.0, 101.42, 5e-3, "A-4"},
     };
     for (const Row& row : rows) {
         INFO(row.source << " at " << row.at << " C");
@@ -69,7 +70,8 @@ TEST_CASE("saturation pressure agrees with textbook steam tables") {
 
 TEST_CASE("relative humidity from a ventilated wet bulb agrees with psychrometric tables") {
     // Handbook table in Celsius for ventilated bulbs near 1 atm, whole per cent.
-    const double rows[][3] = {{20, 5, 59}, {25, 5, 63}, {30, 5, 67}, {20, 10, 24}, {30, 10, 39}, {15, 5, 53}, {10, 5, 44}, {40, 10, 48}};
+    const double rows[][3] = {{20, 5, 59},  {25, 5, 63}, {30, 5, 67}, {20, 10, 24},
+                              {30, 10, 39}, {15, 5, 53}, {10, 5, 44}, {40, 10, 48}};
     for (const auto& [dry, depression, percent] : rows) {
         INFO(dry << " C, depression " << depression);
         const double vapour = wetBulbVapourPressure_pa(dry, dry - depression, 101325.0);
@@ -78,16 +80,23 @@ TEST_CASE("relative humidity from a ventilated wet bulb agrees with psychrometri
 }
 
 TEST_CASE("density of dry air agrees with textbook tables") {
-    const Row rows[] = {{0, 1.2922, 1.5e-4, "dry air, 101325 Pa"}, {10, 1.2466, 1.5e-4, ""}, {15, 1.2250, 1.5e-4, ""},
-                        {20, 1.2041, 1.5e-4, ""}, {25, 1.1839, 1.5e-4, ""}, {35, 1.1455, 1.5e-4, ""}};
+    const Row rows[] = {{0, 1.2922, 1.5e-4, "dry air, 101325 Pa"},
+                        {10, 1.2466, 1.5e-4, ""},
+                        {15, 1.2250, 1.5e-4, ""},
+                        {20, 1.2041, 1.5e-4, ""},
+                        {25, 1.1839, 1.5e-4, ""},
+                        {35, 1.1455, 1.5e-4, ""}};
     for (const Row& row : rows)
         CHECK(moistDensity_kg_m3(row.at, 101325.0, 0.0) == Approx(row.expected).margin(row.margin).epsilon(0));
 }
 
 TEST_CASE("moist density agrees with CIPM-2007 within the stated 0.05 %") {
     // CIPM-2007, computed independently; conditions: C, Pa, %.
-    const double rows[][4] = {{20, 101325, 50, 1.199314}, {15, 101325, 0, 1.225521}, {25, 100000, 50, 1.161824},
-                              {27, 80000, 30, 0.924056},  {23, 60000, 80, 0.695970}};
+    const double rows[][4] = {{20, 101325, 50, 1.199314},
+                              {15, 101325, 0, 1.225521},
+                              {25, 100000, 50, 1.161824},
+                              {27, 80000, 30, 0.924056},
+                              {23, 60000, 80, 0.695970}};
     for (const auto& [t, p, rh, rho] : rows) {
         const HumidAir air = humidAir({t, p, {HumidityKind::RelativeHumidity_pct, rh}});
         CHECK(air.density_kg_m3 == Approx(rho).epsilon(5e-4));
@@ -95,8 +104,8 @@ TEST_CASE("moist density agrees with CIPM-2007 within the stated 0.05 %") {
 }
 
 TEST_CASE("density altitude agrees with the ISO 2533 table of density") {
-    const Row rows[] = {{-1000, 1.34700, 0.1, "ISO 2533"}, {0, 1.22500, 0.1, ""},    {500, 1.16727, 0.1, ""},
-                        {1000, 1.11164, 0.1, ""},          {2000, 1.00649, 0.1, ""}, {3000, 0.909122, 0.1, ""},
+    const Row rows[] = {{-1000, 1.34700, 0.1, "ISO 2533"}, {0, 1.22500, 0.1, ""},     {500, 1.16727, 0.1, ""},
+                        {1000, 1.11164, 0.1, ""},          {2000, 1.00649, 0.1, ""},  {3000, 0.909122, 0.1, ""},
                         {5000, 0.736116, 0.1, ""},         {11000, 0.363918, 0.3, ""}};
     for (const Row& row : rows) // the last printed digit of the density is worth up to 0.06 m (0.3 m at 11 km)
         CHECK(densityAltitude_m(row.expected) == Approx(row.at).margin(row.margin).epsilon(0));
@@ -108,7 +117,8 @@ TEST_CASE("every standard is 1 at its own reference state") {
     for (const Standard standard : {Standard::Iso1585, Standard::EceR85, Standard::JisD1001, Standard::Iso15550})
         CHECK(factor(standard, 25.0, 99000.0) == Approx(1.0).margin(1e-12).epsilon(0));
     CHECK(factor(Standard::Din70020, 20.0, 101300.0) == Approx(1.0).margin(1e-12).epsilon(0));
-    CHECK(factor(Standard::SaeJ607, (60.0 - 32.0) / 1.8, 29.92 * unit::kInchMercury_pa) == Approx(1.0).margin(1e-12).epsilon(0));
+    CHECK(factor(Standard::SaeJ607, (60.0 - 32.0) / 1.8, 29.92 * unit::kInchMercury_pa) ==
+          Approx(1.0).margin(1e-12).epsilon(0));
 }
 
 TEST_CASE("factors agree with arithmetic on the printed formulas") {
@@ -116,7 +126,8 @@ TEST_CASE("factors agree with arithmetic on the printed formulas") {
     CHECK(factor(Standard::SaeJ1349, 30.0, 95000.0) == Approx(1.059957440).margin(5e-10).epsilon(0));
     CHECK(factor(Standard::Iso1585, 30.0, 95000.0) == Approx(1.061279379).margin(5e-10).epsilon(0));
     CHECK(factor(Standard::Din70020, 30.0, 96000.0) == Approx(1.073064226).margin(5e-10).epsilon(0));
-    CHECK(factor(Standard::SaeJ607, 30.0, 28.00 * unit::kInchMercury_pa) == Approx(1.094959882).margin(5e-10).epsilon(0));
+    CHECK(factor(Standard::SaeJ607, 30.0, 28.00 * unit::kInchMercury_pa) ==
+          Approx(1.094959882).margin(5e-10).epsilon(0));
     CHECK(factor(Standard::SaeJ607, 25.0, 99000.0) == Approx(1.040036699).margin(5e-7).epsilon(0)); // J1349's reference
     EngineForAir diesel{Ignition::Compression, Aspiration::Natural, 0.85, 70.0, std::nullopt};
     CHECK(factor(Standard::EceR85, 30.0, 95000.0, diesel) == Approx(1.065526005).margin(5e-10).epsilon(0));

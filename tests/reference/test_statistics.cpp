@@ -2,9 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 
 // Expected values from Debian's python3-statsmodels 0.13.5, ordinary least squares:
-//   y=[4.012,4.009,4.017,4.031,4.026,4.035,4.005,4.001,4.008]; t=[0,.08,.17,.5,.58,.67,1,1.08,1.17]; b=[0,0,0,1,1,1,0,0,0]
-//   m=sm.OLS(y, column_stack([b==0, b==1, t-mean(t)])).fit(); m.t_test([-1,1,0]); m.params; m.conf_int()
-//   and the same without the time column for the first six.
+//   y=[4.012,4.009,4.017,4.031,4.026,4.035,4.005,4.001,4.008]; t=[0,.08,.17,.5,.58,.67,1,1.08,1.17];
+//   b=[0,0,0,1,1,1,0,0,0] m=sm.OLS(y, column_stack([b==0, b==1, t-mean(t)])).fit(); m.t_test([-1,1,0]); m.params;
+//   m.conf_int() and the same without the time column for the first six.
 
 #include "core/compare/contrast.h"
 

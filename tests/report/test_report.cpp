@@ -79,7 +79,9 @@ TEST_CASE("PDF, SVG and picture are written") {
     const report::Picture picture = report::renderPicture(pages.front(), 1.0);
     CHECK(picture.width == 596);
     CHECK(std::count(picture.pixels.begin(), picture.pixels.end(), 0xFF) < static_cast<long>(picture.pixels.size()));
-    CHECK(test::messageOf([&] { report::writePdf(pages, temporary.path() / "no" / "a.pdf", ""); }).find("cannot write") != std::string::npos);
+    CHECK(test::messageOf([&] {
+              report::writePdf(pages, temporary.path() / "no" / "a.pdf", "");
+          }).find("cannot write") != std::string::npos);
 }
 
 TEST_CASE("a day without a comparison has a sheet that says why") {

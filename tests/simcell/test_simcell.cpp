@@ -81,8 +81,13 @@ TEST_CASE("faults go where they were ordered") {
 }
 
 TEST_CASE("a wrong description is said") {
-    auto problem = [](const std::string& text) { return test::messageOf([&] { (void)sim::readCellSpec(text, "t.json"); }); };
+    auto problem = [](const std::string& text) {
+        return test::messageOf([&] { (void)sim::readCellSpec(text, "t.json"); });
+    };
     CHECK(problem("{}").find("hill-run-cell") != std::string::npos);
     CHECK(problem(R"({"format":"hill-run-cell","version":1,"day":{}})").find("engine") != std::string::npos);
-    CHECK(problem(R"({"format":"hill-run-cell","version":1,"day":{"builds":[{"id":"A"}]},"engine":{"torque_nm":[[1,2],[3,4]]},"order":[{"build":"Q"}]})").find("no build \"Q\"") != std::string::npos);
+    CHECK(
+        problem(
+            R"({"format":"hill-run-cell","version":1,"day":{"builds":[{"id":"A"}]},"engine":{"torque_nm":[[1,2],[3,4]]},"order":[{"build":"Q"}]})")
+            .find("no build \"Q\"") != std::string::npos);
 }

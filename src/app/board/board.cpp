@@ -188,6 +188,8 @@ void Board::addBands() {
         upper->setData(toQt(x), toQt(high), true);
         lower->setPen(Qt::NoPen);
         upper->setPen(Qt::NoPen);
+        lower->setAntialiasedFill(false); // a soft edge on a pale band costs three times the paint
+        upper->setAntialiasedFill(false);
         upper->setBrush(band.colour);
         upper->setChannelFillGraph(lower);
     }

@@ -91,7 +91,8 @@ double meanAt(const DayAnalysis& analysis, const BuildResult& build, double rpm)
     if (analysis.rpm.empty())
         return std::nan("");
     const auto i = std::llround((rpm - analysis.rpm.front()) / analysis.settings.reduce.grid_rpm);
-    return i >= 0 && i < static_cast<long long>(analysis.rpm.size()) ? build.power_w[static_cast<size_t>(i)] : std::nan("");
+    return i >= 0 && i < static_cast<long long>(analysis.rpm.size()) ? build.power_w[static_cast<size_t>(i)]
+                                                                     : std::nan("");
 }
 
 /// Raw rows of a channel against time, as a board line.
@@ -123,11 +124,13 @@ const PullResult* findResult(const DayAnalysis& analysis, const std::string& pul
     return nullptr;
 }
 
-BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme) {
+BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view,
+                            const Theme& theme) {
     BoardContent out;
     const auto pulls = companions(analysis, view.pull);
     const PullResult* chosen = findResult(analysis, view.pull);
-    out.title = QObject::tr("%1, %2").arg(view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque"), unitText(view));
+    out.title = QObject::tr("%1, %2").arg(
+        view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque"), unitText(view));
     out.xRange = axisOf(pulls);
     if (pulls.empty() || !chosen)
         return out;
@@ -158,7 +161,8 @@ BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, con
     return out;
 }
 
-BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme) {
+BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view,
+                              const Theme& theme) {
     BoardContent out;
     const auto pulls = companions(analysis, view.pull);
     const PullResult* chosen = findResult(analysis, view.pull);
@@ -252,9 +256,12 @@ QString slipText(const TestDay& day, const DayAnalysis& analysis, const std::str
         lines << QObject::tr("Does not look like the others: %1").arg(flagText(flag));
     if (result->curve) {
         for (const Trim& trim : result->curve->sweep.trims)
-            if (trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand || trim.reason == TrimReason::Limiter)
-                lines << QObject::tr("Trimmed: %1, %2 to %3 s").arg(QString::fromUtf8(trimReasonText(trim.reason)))
-                             .arg(trim.from_s, 0, 'f', 2).arg(trim.to_s, 0, 'f', 2);
+            if (trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand ||
+                trim.reason == TrimReason::Limiter)
+                lines << QObject::tr("Trimmed: %1, %2 to %3 s")
+                             .arg(QString::fromUtf8(trimReasonText(trim.reason)))
+                             .arg(trim.from_s, 0, 'f', 2)
+                             .arg(trim.to_s, 0, 'f', 2);
         if (!result->curve->air.validityNote.empty())
             lines << qs(result->curve->air.validityNote);
     }

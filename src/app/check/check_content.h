@@ -22,7 +22,8 @@ struct CheckView {
 /// The pulls of the selected pull's build over one another, the selected one strong, with the spread of one pull.
 BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme);
 /// Each of these pulls against the mean of its build, in per cent, with the spread.
-BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme);
+BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view,
+                              const Theme& theme);
 /// The raw torque of the selected pull over time, its trims shaded.
 BoardContent torqueInTime(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme);
 /// The raw engine speed of the selected pull over time.

@@ -15,7 +15,8 @@ namespace hillrun {
 
 CheckPage::CheckPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                      QWidget* parent)
-    : QWidget(parent), m_document(document), m_selection(selection), m_look(look), m_dialogs(dialogs), m_actions(actions) {
+    : QWidget(parent), m_document(document), m_selection(selection), m_look(look), m_dialogs(dialogs),
+      m_actions(actions) {
     setObjectName(u"checkPage"_s);
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(16, 12, 16, 12);
@@ -83,11 +84,13 @@ QWidget* CheckPage::makeBoards(ActionRegistry& actions) {
                 m_selection.setCursor(x);
         });
         connect(board, &Board::stepped, this, [this](int by) {
-            const int row = std::clamp(m_pulls->rowOf(m_selection.pull()) + by, 0, std::max(0, m_pulls->rowCount() - 1));
+            const int row =
+                std::clamp(m_pulls->rowOf(m_selection.pull()) + by, 0, std::max(0, m_pulls->rowCount() - 1));
             m_selection.setPull(m_pulls->pullAt(row));
         });
         connect(board, &Board::edgesDragged, this, [this](double low, double high) {
-            m_document.setWindow(m_selection.pull(), RpmRange{std::round(low / 10.0) * 10.0, std::round(high / 10.0) * 10.0});
+            m_document.setWindow(m_selection.pull(),
+                                 RpmRange{std::round(low / 10.0) * 10.0, std::round(high / 10.0) * 10.0});
         });
     }
     column->addWidget(frame, 1);
@@ -133,8 +136,9 @@ void CheckPage::refresh() {
         m_upper->setContent({});
         m_lower->setContent({});
         m_upper->setEdges(std::nullopt);
-        m_slip->setText(m_document.isOpen() ? tr("No pulls in this day yet. Drop logger files on the window, or press Ctrl+I.")
-                                            : tr("No day is open. Press Ctrl+O to open one."));
+        m_slip->setText(m_document.isOpen()
+                            ? tr("No pulls in this day yet. Drop logger files on the window, or press Ctrl+I.")
+                            : tr("No day is open. Press Ctrl+O to open one."));
         return;
     }
     const Theme& t = m_look.theme();

@@ -78,7 +78,8 @@ QString PullModel::cell(const Pull& pull, const PullResult* result, int column) 
                 remarks << flagText(flag);
         if (result && result->curve)
             for (const Trim& trim : result->curve->sweep.trims)
-                if (trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand || trim.reason == TrimReason::Limiter)
+                if (trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand ||
+                    trim.reason == TrimReason::Limiter)
                     remarks << QString::fromUtf8(trimReasonText(trim.reason));
         remarks.removeDuplicates();
         return remarks.join(u"; "_s);
@@ -103,7 +104,8 @@ QVariant PullModel::data(const QModelIndex& index, int role) const {
     case Qt::ToolTipRole:
         return index.column() == Remarks ? cell(pull, result, Remarks) : QString();
     case Qt::TextAlignmentRole:
-        return QVariant::fromValue(Qt::AlignVCenter | (index.column() == Name || index.column() == Remarks ? Qt::AlignLeft : Qt::AlignRight));
+        return QVariant::fromValue(
+            Qt::AlignVCenter | (index.column() == Name || index.column() == Remarks ? Qt::AlignLeft : Qt::AlignRight));
     case Qt::FontRole:
         return index.column() == Remarks ? fonts::text(11) : fonts::numbers(12);
     case BuildRole:
@@ -126,7 +128,8 @@ QVariant PullModel::headerData(int section, Qt::Orientation orientation, int rol
     if (orientation != Qt::Horizontal)
         return {};
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue(Qt::AlignVCenter | (section == Name || section == Remarks ? Qt::AlignLeft : Qt::AlignRight));
+        return QVariant::fromValue(Qt::AlignVCenter |
+                                   (section == Name || section == Remarks ? Qt::AlignLeft : Qt::AlignRight));
     if (role != Qt::DisplayRole)
         return {};
     const QString names[] = {tr("pull"), tr("time"), tr("air factor"), tr("mean"), tr("from set"), tr("remarks")};

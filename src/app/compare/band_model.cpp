@@ -31,7 +31,8 @@ QVariant BandModel::data(const QModelIndex& index, int role) const {
         return *cells[index.column()];
     }
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue(Qt::AlignVCenter | (index.column() == Range || index.column() == Says ? Qt::AlignLeft : Qt::AlignRight));
+        return QVariant::fromValue(
+            Qt::AlignVCenter | (index.column() == Range || index.column() == Says ? Qt::AlignLeft : Qt::AlignRight));
     if (role == Qt::FontRole)
         return index.column() == Says ? fonts::text(13) : fonts::numbers(12, index.row() == 0);
     if (role == Qt::ForegroundRole && index.column() == Says) {
@@ -39,7 +40,8 @@ QVariant BandModel::data(const QModelIndex& index, int role) const {
         return row->sure == QObject::tr("gain") ? t.gain : (row->sure == QObject::tr("loss") ? t.loss : t.quietInk);
     }
     if (role == Qt::ToolTipRole)
-        return row->asked >= 0 ? tr("Added by you. Delete removes it.") : tr("Always shown: the whole common range, then its thirds.");
+        return row->asked >= 0 ? tr("Added by you. Delete removes it.")
+                               : tr("Always shown: the whole common range, then its thirds.");
     return {};
 }
 
@@ -47,7 +49,8 @@ QVariant BandModel::headerData(int section, Qt::Orientation orientation, int rol
     if (orientation != Qt::Horizontal)
         return {};
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue(Qt::AlignVCenter | (section == Range || section == Says ? Qt::AlignLeft : Qt::AlignRight));
+        return QVariant::fromValue(Qt::AlignVCenter |
+                                   (section == Range || section == Says ? Qt::AlignLeft : Qt::AlignRight));
     if (role != Qt::DisplayRole)
         return {};
     switch (section) {

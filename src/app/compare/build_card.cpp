@@ -43,7 +43,8 @@ BuildCard::BuildCard(Look& look, const QString& role, const QString& name, QWidg
             [this](int index) { Q_EMIT buildChosen(m_choice->itemData(index).toString()); });
 }
 
-void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std::string& build, const DisplayUnits& units) {
+void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std::string& build,
+                     const DisplayUnits& units) {
     const QSignalBlocker quiet(m_choice);
     m_choice->clear();
     for (size_t i = 0; i < day.builds.size(); ++i) {
@@ -64,8 +65,9 @@ void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std:
         QString text = tr("%n pull(s)", nullptr, static_cast<int>(result->pullsUsed.size()));
         text.replace(u"pull(s)"_s, result->pullsUsed.size() == 1 ? tr("pull") : tr("pulls"));
         if (std::isfinite(result->peakPower_w.value))
-            text += tr(" \u00B7 peak %1 at %2 rpm").arg(powerFigure(result->peakPower_w.value, units),
-                                                       qs(rpmText(std::round(result->peakPower_w.rpm / 10.0) * 10.0)));
+            text += tr(" \u00B7 peak %1 at %2 rpm")
+                        .arg(powerFigure(result->peakPower_w.value, units),
+                             qs(rpmText(std::round(result->peakPower_w.rpm / 10.0) * 10.0)));
         m_facts->setText(text);
     }
     update();

@@ -20,7 +20,8 @@ int buildNumber(const TestDay& day, const std::string& id) {
     return 0;
 }
 
-std::vector<double> inUnits(const std::vector<double>& values_w, const std::vector<double>& rpm, const CompareView& view) {
+std::vector<double> inUnits(const std::vector<double>& values_w, const std::vector<double>& rpm,
+                            const CompareView& view) {
     std::vector<double> out;
     for (size_t i = 0; i < values_w.size(); ++i)
         out.push_back(view.quantity == Quantity::Power
@@ -84,7 +85,8 @@ std::optional<RpmRange> boardRange(const DayAnalysis& analysis, const CompareVie
     return out;
 }
 
-BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view, const Theme& theme) {
+BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view,
+                           const Theme& theme) {
     BoardContent out;
     out.title = QObject::tr("%1, %2 \u00B7 %3").arg(quantityText(view), unitText(view), schoolText(view.school));
     out.xRange = boardRange(analysis, view);
@@ -116,11 +118,15 @@ BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& v
         out.title += QObject::tr(" \u00B7 band: 95\u00A0% for the whole curve");
         QColor colour = theme.quietInk;
         colour.setAlpha(theme.dark ? 80 : 60);
-        out.bands.push_back({c->rpm, inUnits(judgedBand(*c).low, c->rpm, view), inUnits(judgedBand(*c).high, c->rpm, view), colour});
+        out.bands.push_back(
+            {c->rpm, inUnits(judgedBand(*c).low, c->rpm, view), inUnits(judgedBand(*c).high, c->rpm, view), colour});
     }
     if (!c->protectedFromDrift)
         out.title += QObject::tr(" \u00B7 not separable from drift");
-    out.series.push_back({c->rpm, inUnits(c->delta_w, c->rpm, view), QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin), {}});
+    out.series.push_back({c->rpm,
+                          inUnits(c->delta_w, c->rpm, view),
+                          QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin),
+                          {}});
     return out;
 }
 
@@ -156,8 +162,9 @@ std::vector<BandRow> bandRows(const Comparison& c, const CompareView& view) {
                              : torqueDifference(band.deltaTorque_nm, std::abs(perWatt) * half, view.units);
         row.percent = percentText(band.percent, 1);
         const bool may = c.hasInterval && (c.protectedFromDrift || c.boundDeclared);
-        row.sure = may && band.low_w > 0.0 ? QObject::tr("gain")
-                                           : (may && band.high_w < 0.0 ? QObject::tr("loss") : QObject::tr("cannot tell"));
+        row.sure = may && band.low_w > 0.0
+                       ? QObject::tr("gain")
+                       : (may && band.high_w < 0.0 ? QObject::tr("loss") : QObject::tr("cannot tell"));
         row.asked = band.asked;
         out.push_back(row);
     }
@@ -168,9 +175,10 @@ QStringList peakLines(const Comparison& c, const CompareView& view) {
     QStringList out;
     auto half = [](const PeakDifference& p) { return 0.5 * (p.high - p.low); };
     out << QObject::tr("Peak power  %1").arg(powerDifference(c.peakPower_w.delta, half(c.peakPower_w), view.units));
-    out << QObject::tr("Peak torque  %1").arg(torqueDifference(c.peakTorque_nm.delta, half(c.peakTorque_nm), view.units));
-    out << QObject::tr("Peak power moves  %1").arg(
-        qs(withInterval(c.peakPowerShift_rpm.delta, half(c.peakPowerShift_rpm), "rpm", true)));
+    out << QObject::tr("Peak torque  %1")
+               .arg(torqueDifference(c.peakTorque_nm.delta, half(c.peakTorque_nm), view.units));
+    out << QObject::tr("Peak power moves  %1")
+               .arg(qs(withInterval(c.peakPowerShift_rpm.delta, half(c.peakPowerShift_rpm), "rpm", true)));
     if (c.peakPower_w.atEnd)
         out << QObject::tr("Some pull still rises where it ends: raise the end speed by 100 rpm.");
     QStringList crossings;

@@ -24,7 +24,8 @@ struct CompareView {
 };
 
 /// The builds' curves; others than the pair stay out of the picture.
-BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view, const Theme& theme);
+BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view,
+                           const Theme& theme);
 /// The difference with its simultaneous band.
 BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& view, const Theme& theme);
 /// The curves' and the difference's values at a speed, in one line.
@@ -38,7 +39,7 @@ struct BandRow {
     QString range;
     QString difference;
     QString percent;
-    QString sure; ///< "gain", "loss" or "cannot tell" from its interval
+    QString sure;   ///< "gain", "loss" or "cannot tell" from its interval
     int asked = -1; ///< number among the bands asked for; -1: always shown
     bool operator==(const BandRow&) const = default;
 };

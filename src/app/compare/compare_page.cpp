@@ -54,7 +54,8 @@ QColor markOf(const Comparison* c, const Theme& t) {
 
 } // namespace
 
-ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
+ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
+                         QWidget* parent)
     : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"comparePage"_s);
     auto* layout = new QVBoxLayout(this);
@@ -283,7 +284,8 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         m_answer->setText(tr("Choose two builds with pulls in use."));
     QStringList cautions;
     if (analysis && analysis->model && analysis->model->drift.identified && analysis->model->degreesOfFreedom > 0)
-        cautions << tr("Drift of %1 per hour is taken out").arg(percentText(100.0 * std::expm1(analysis->model->drift.perHour)));
+        cautions << tr("Drift of %1 per hour is taken out")
+                        .arg(percentText(100.0 * std::expm1(analysis->model->drift.perHour)));
     if (analysis && analysis->model && analysis->model->degreesOfFreedom > 0)
         cautions << tr("one pull repeats within %1\u00A0%").arg(100.0 * analysis->model->levelSd, 0, 'f', 2);
     if (analysis)

@@ -33,7 +33,8 @@ private:
 
 DayDocument::DayDocument(QObject* parent) : QObject(parent) {
     m_worker = std::make_unique<AnalysisWorker>([this](quint64 number, std::shared_ptr<const DayAnalysis> result) {
-        QMetaObject::invokeMethod(this, [this, number, result] { take(number, result); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this, [this, number, result] { take(number, result); }, Qt::QueuedConnection);
     });
     m_autosaveTimer = new QTimer(this);
     m_autosaveTimer->setSingleShot(true);
@@ -168,29 +169,32 @@ std::optional<TestDay> DayDocument::findAutosave(const fs::path& dayPath, const 
 }
 
 void DayDocument::setAside(const std::vector<std::string>& pulls, const QString& reason) {
-    edit(tr("Set aside %1").arg(QString::fromStdString(pulls.size() == 1 ? pulls.front() : "pulls")), [&](TestDay& day) {
-        for (const std::string& id : pulls) {
-            if (Pull* pull = findPull(day, id)) {
-                pull->use = false;
-                pull->reason = reason.toStdString();
-            }
-        }
-    });
+    edit(tr("Set aside %1").arg(QString::fromStdString(pulls.size() == 1 ? pulls.front() : "pulls")),
+         [&](TestDay& day) {
+             for (const std::string& id : pulls) {
+                 if (Pull* pull = findPull(day, id)) {
+                     pull->use = false;
+                     pull->reason = reason.toStdString();
+                 }
+             }
+         });
 }
 
 void DayDocument::takeBack(const std::vector<std::string>& pulls) {
-    edit(tr("Take back %1").arg(QString::fromStdString(pulls.size() == 1 ? pulls.front() : "pulls")), [&](TestDay& day) {
-        for (const std::string& id : pulls) {
-            if (Pull* pull = findPull(day, id)) {
-                pull->use = true;
-                pull->reason.clear();
-            }
-        }
-    });
+    edit(tr("Take back %1").arg(QString::fromStdString(pulls.size() == 1 ? pulls.front() : "pulls")),
+         [&](TestDay& day) {
+             for (const std::string& id : pulls) {
+                 if (Pull* pull = findPull(day, id)) {
+                     pull->use = true;
+                     pull->reason.clear();
+                 }
+             }
+         });
 }
 
 void DayDocument::setWindow(const std::string& id, const std::optional<RpmRange>& window) {
-    edit(window ? tr("Trim %1").arg(QString::fromStdString(id)) : tr("Undo the trim of %1").arg(QString::fromStdString(id)),
+    edit(window ? tr("Trim %1").arg(QString::fromStdString(id))
+                : tr("Undo the trim of %1").arg(QString::fromStdString(id)),
          [&](TestDay& day) {
              if (Pull* pull = findPull(day, id))
                  pull->window_rpm = window;

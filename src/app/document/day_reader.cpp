@@ -24,14 +24,17 @@ void DayReader::read(const std::filesystem::path& path) {
         } catch (const std::exception& error) {
             problem = QString::fromUtf8(error.what());
         }
-        QMetaObject::invokeMethod(this, [this, path, number, day, problem] {
-            if (number != m_number)
-                return; // cancelled, or another day was asked for
-            if (problem.isEmpty())
-                Q_EMIT opened(path, day);
-            else
-                Q_EMIT failed(path, problem);
-        }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this,
+            [this, path, number, day, problem] {
+                if (number != m_number)
+                    return; // cancelled, or another day was asked for
+                if (problem.isEmpty())
+                    Q_EMIT opened(path, day);
+                else
+                    Q_EMIT failed(path, problem);
+            },
+            Qt::QueuedConnection);
     });
 }
 

@@ -70,9 +70,10 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, QW
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 16, 16, 16);
     column->setSpacing(8);
-    auto* title = new QLabel(m_files.size() == 1 ? tr("One file becomes one pull. Check what was guessed.")
-                                                 : tr("%1 files become %1 pulls. Check what was guessed.").arg(m_files.size()),
-                             this);
+    auto* title =
+        new QLabel(m_files.size() == 1 ? tr("One file becomes one pull. Check what was guessed.")
+                                       : tr("%1 files become %1 pulls. Check what was guessed.").arg(m_files.size()),
+                   this);
     title->setProperty("title", true);
     column->addWidget(title);
     column->addWidget(makeFileTable(), 2);
@@ -128,14 +129,17 @@ QWidget* ImportDialog::makeFileTable() {
         });
         m_fileTable->setCellWidget(row, 1, choice);
         m_fileTable->setItem(row, 2, new QTableWidgetItem(QString::number(m_files[i].table.rows())));
-        m_fileTable->setItem(row, 3, new QTableWidgetItem(m_files[i].started.empty() ? tr("not known: goes by order") : qs(m_files[i].started)));
+        m_fileTable->setItem(
+            row, 3,
+            new QTableWidgetItem(m_files[i].started.empty() ? tr("not known: goes by order") : qs(m_files[i].started)));
     }
     connect(m_fileTable, &QTableWidget::currentCellChanged, this, [this](int row) { showFile(row); });
     return m_fileTable;
 }
 
 QWidget* ImportDialog::makeColumnTable() {
-    m_columnTable = plainTable(u"columnTable"_s, {tr("column"), tr("means"), tr("unit"), tr("gauge"), tr("some values")}, this);
+    m_columnTable =
+        plainTable(u"columnTable"_s, {tr("column"), tr("means"), tr("unit"), tr("gauge"), tr("some values")}, this);
     const int widths[] = {200, 220, 110, 60};
     for (int i = 0; i < 4; ++i)
         m_columnTable->setColumnWidth(i, widths[i]);
@@ -307,7 +311,8 @@ void ImportDialog::takeWeather() {
     for (ImportFile& file : m_files) {
         file.weather.reset();
         if (m_weatherKnown->isChecked())
-            file.weather = Atmosphere{m_temperature->value(), m_pressure->value() * 1000.0,
+            file.weather = Atmosphere{m_temperature->value(),
+                                      m_pressure->value() * 1000.0,
                                       {HumidityKind::RelativeHumidity_pct, m_humidity->value()}};
     }
 }
@@ -318,7 +323,8 @@ void ImportDialog::validate() {
     for (const ImportFile& file : m_files) {
         try {
             if (file.build.empty())
-                problem = tr("Say which build %1 belongs to.").arg(qs(std::filesystem::path(file.path).filename().string()));
+                problem =
+                    tr("Say which build %1 belongs to.").arg(qs(std::filesystem::path(file.path).filename().string()));
             else
                 (void)addImported(trial, file);
         } catch (const DataError& error) {

@@ -4,9 +4,9 @@
 
 #include "formats/import_files.h"
 
+#include <functional>
 #include <QCheckBox>
 #include <QComboBox>
-#include <functional>
 #include <QDialog>
 #include <QDoubleSpinBox>
 #include <QLabel>

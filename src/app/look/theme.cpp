@@ -73,12 +73,20 @@ QColor Theme::faded(const QColor& colour, double share) const {
     return {mix(colour.red(), panel.red()), mix(colour.green(), panel.green()), mix(colour.blue(), panel.blue())};
 }
 
-/// The family name of the text type. The package's regular monospaced cut also calls itself "B612", and which of the two
-/// the toolkit then picks is chance. So the proportional files are registered once more under a name of their own; the
-/// name is changed in memory only ("B612" as UTF-16 in the font's name table).
+/// The family name of the text type. The package's regular monospaced cut also calls itself "B612", and which of the
+/// two the toolkit then picks is chance. So the proportional files are registered once more under a name of their own;
+/// the name is changed in memory only ("B612" as UTF-16 in the font's name table).
 static QString registerTextFamily() {
-    const QByteArray oldName("\0B\0" "6\0" "1\0" "2", 8);
-    const QByteArray newName("\0H\0" "6\0" "1\0" "2", 8);
+    const QByteArray oldName("\0B\0"
+                             "6\0"
+                             "1\0"
+                             "2",
+                             8);
+    const QByteArray newName("\0H\0"
+                             "6\0"
+                             "1\0"
+                             "2",
+                             8);
     bool found = false;
     for (const QString& cut : {u"Regular"_s, u"Bold"_s}) {
         QFile file(u"/usr/share/fonts/opentype/b612/B612-%1.otf"_s.arg(cut));
@@ -135,7 +143,7 @@ QString Look::styleSheet() const {
     sheet.replace("@text"_L1, textFamily());
     const Theme& t = m_theme;
     const std::pair<const char*, QColor> names[] = {
-        {"@ground", t.ground}, {"@panel", t.panel}, {"@quiet", t.quietInk}, {"@ink", t.ink},
+        {"@ground", t.ground}, {"@panel", t.panel}, {"@quiet", t.quietInk},  {"@ink", t.ink},
         {"@rule", t.rule},     {"@mark", t.mark},   {"@warning", t.warning}, {"@stop", t.stop}};
     for (const auto& [name, colour] : names)
         sheet.replace(QLatin1StringView(name), colour.name());

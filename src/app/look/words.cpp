@@ -16,23 +16,27 @@ const QString kGap = u"\u00A0"_s;
 } // namespace
 
 QString powerDifference(double delta_w, double half_w, const DisplayUnits& units) {
-    return qs(withInterval(powerIn(units.power, delta_w), powerIn(units.power, half_w), powerUnitText(units.power), true));
+    return qs(
+        withInterval(powerIn(units.power, delta_w), powerIn(units.power, half_w), powerUnitText(units.power), true));
 }
 
 QString torqueDifference(double delta_nm, double half_nm, const DisplayUnits& units) {
-    return qs(withInterval(torqueIn(units.torque, delta_nm), torqueIn(units.torque, half_nm), torqueUnitText(units.torque), true));
+    return qs(withInterval(torqueIn(units.torque, delta_nm), torqueIn(units.torque, half_nm),
+                           torqueUnitText(units.torque), true));
 }
 
 QString powerFigure(double power_w, const DisplayUnits& units) {
     if (!std::isfinite(power_w))
         return kDash;
-    return QString::number(powerIn(units.power, power_w), 'f', 1) + kGap + QString::fromUtf8(powerUnitText(units.power));
+    return QString::number(powerIn(units.power, power_w), 'f', 1) + kGap +
+           QString::fromUtf8(powerUnitText(units.power));
 }
 
 QString torqueFigure(double torque_nm, const DisplayUnits& units) {
     if (!std::isfinite(torque_nm))
         return kDash;
-    return QString::number(torqueIn(units.torque, torque_nm), 'f', 1) + kGap + QString::fromUtf8(torqueUnitText(units.torque));
+    return QString::number(torqueIn(units.torque, torque_nm), 'f', 1) + kGap +
+           QString::fromUtf8(torqueUnitText(units.torque));
 }
 
 QString rangeText(const RpmRange& range) {

@@ -15,7 +15,8 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
-ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
+ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
+                       QWidget* parent)
     : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"reportPage"_s);
     auto* row = new QHBoxLayout(this);
@@ -100,13 +101,15 @@ void ReportPage::refresh() {
     const auto page = sheet();
     if (!page) {
         m_paper->setPixmap({});
-        m_paper->setText(m_document.isOpen() ? tr("Working the day out \u2026") : tr("No day is open. Press Ctrl+O to open one."));
+        m_paper->setText(m_document.isOpen() ? tr("Working the day out \u2026")
+                                             : tr("No day is open. Press Ctrl+O to open one."));
         return;
     }
     const double ratio = devicePixelRatioF();
     const double width = std::clamp(m_scroll->viewport()->width() - 24.0, 400.0, 860.0);
     const report::Picture picture = report::renderPicture(*page, ratio * width / page->width);
-    QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4, QImage::Format_ARGB32_Premultiplied);
+    QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4,
+                 QImage::Format_ARGB32_Premultiplied);
     QPixmap pixmap = QPixmap::fromImage(image.copy());
     pixmap.setDevicePixelRatio(ratio);
     m_paper->setPixmap(pixmap);

@@ -12,8 +12,8 @@ enum class Page { Check, Compare, Report };
 struct WindowState {
     bool dayOpen = false;
     bool dayModified = false;
-    bool daySaved = false;   ///< it has a place on disk
-    bool analysed = false;   ///< there is a result to print
+    bool daySaved = false; ///< it has a place on disk
+    bool analysed = false; ///< there is a result to print
     bool pullSelected = false;
     bool pullTrimmed = false; ///< by hand
     bool pairShown = false;

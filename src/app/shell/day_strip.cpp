@@ -145,8 +145,9 @@ void DayStrip::paintEvent(QPaintEvent*) {
         painter.setPen(t.quietInk);
         painter.setFont(fonts::text(13));
         painter.drawText(rect(), Qt::AlignCenter,
-                         m_document.isOpen() ? tr("No pulls in this day yet. Drop logger files here, or press Ctrl+I.")
-                                             : tr("No day is open. Press Ctrl+O, or drop a day folder, a zip or logger files here."));
+                         m_document.isOpen()
+                             ? tr("No pulls in this day yet. Drop logger files here, or press Ctrl+I.")
+                             : tr("No day is open. Press Ctrl+O, or drop a day folder, a zip or logger files here."));
         return;
     }
     const StripLayout layout = currentLayout();

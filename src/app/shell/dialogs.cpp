@@ -12,9 +12,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-std::optional<QString> unlessEmpty(const QString& text) {
-    return text.isEmpty() ? std::nullopt : std::optional(text);
-}
+std::optional<QString> unlessEmpty(const QString& text) { return text.isEmpty() ? std::nullopt : std::optional(text); }
 
 QString tr(const char* text) { return QObject::tr(text); }
 
@@ -25,11 +23,13 @@ std::optional<QString> DesktopDialogs::askDayFolder(QWidget* parent) {
 }
 
 std::optional<QString> DesktopDialogs::askDayZip(QWidget* parent) {
-    return unlessEmpty(QFileDialog::getOpenFileName(parent, tr("Open a day package"), {}, tr("Day package (*.zip day.json)")));
+    return unlessEmpty(
+        QFileDialog::getOpenFileName(parent, tr("Open a day package"), {}, tr("Day package (*.zip day.json)")));
 }
 
 QStringList DesktopDialogs::askLoggerFiles(QWidget* parent) {
-    return QFileDialog::getOpenFileNames(parent, tr("Import logger files"), {}, tr("Text exports (*.csv *.txt *.log *.tsv *.dat)"));
+    return QFileDialog::getOpenFileNames(parent, tr("Import logger files"), {},
+                                         tr("Text exports (*.csv *.txt *.log *.tsv *.dat)"));
 }
 
 std::optional<QString> DesktopDialogs::askTarget(QWidget* parent, const QString& title, const QString& suggested,
@@ -41,8 +41,8 @@ std::optional<QString> DesktopDialogs::askReason(QWidget* parent, const QString&
     QInputDialog dialog(parent);
     dialog.setWindowTitle(tr("Set aside %1").arg(pull));
     dialog.setLabelText(tr("Why? The pull stays in the day; only the sums leave it out."));
-    dialog.setComboBoxItems({tr("breakup or misfire"), tr("load applied before it settled"), tr("not warm"), tr("limiter"),
-                             tr("mixture off"), tr("wiring or sensor"), tr("wrong gear"), tr("slip")});
+    dialog.setComboBoxItems({tr("breakup or misfire"), tr("load applied before it settled"), tr("not warm"),
+                             tr("limiter"), tr("mixture off"), tr("wiring or sensor"), tr("wrong gear"), tr("slip")});
     dialog.setComboBoxEditable(true);
     if (dialog.exec() != QDialog::Accepted)
         return std::nullopt;

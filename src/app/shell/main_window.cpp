@@ -20,7 +20,8 @@ namespace hillrun {
 namespace {
 
 constexpr int kRecentKept = 8;
-const std::pair<const char*, Page> kPages[] = {{"check", Page::Check}, {"compare", Page::Compare}, {"report", Page::Report}};
+const std::pair<const char*, Page> kPages[] = {
+    {"check", Page::Check}, {"compare", Page::Compare}, {"report", Page::Report}};
 constexpr DisplayUnits kUnits[] = {{PowerUnit::Kilowatt, TorqueUnit::NewtonMetre},
                                    {PowerUnit::Horsepower, TorqueUnit::PoundFoot},
                                    {PowerUnit::MetricHorsepower, TorqueUnit::NewtonMetre}};
@@ -58,23 +59,27 @@ void MainWindow::declareActions() {
 
 void MainWindow::declareDayActions() {
     auto add = [this](const char* id, const QString& text, const QKeySequence& keys, const QString& tip,
-                      const std::function<void()>& run) { m_actions->add({id, text, keys, tip}, this, run); };
+                      const std::function<void()>& run) {
+        m_actions->add({id, text, keys, tip}, this, run);
+    };
     add("day.open", tr("Open a day folder \u2026"), QKeySequence(u"Ctrl+O"_s), tr("Open a day folder"), [this] {
         if (const auto path = m_dialogs.askDayFolder(this))
             openDay(toPath(*path));
     });
-    add("day.open_zip", tr("Open a day package \u2026"), QKeySequence(u"Ctrl+Shift+O"_s), tr("Open a zipped day"), [this] {
-        if (const auto path = m_dialogs.askDayZip(this))
-            openDay(toPath(*path));
-    });
-    add("day.import", tr("Import logger files \u2026"), QKeySequence(u"Ctrl+I"_s), tr("Add pulls from other loggers' text files"), [this] {
-        importFiles(m_dialogs.askLoggerFiles(this));
-    });
+    add("day.open_zip", tr("Open a day package \u2026"), QKeySequence(u"Ctrl+Shift+O"_s), tr("Open a zipped day"),
+        [this] {
+            if (const auto path = m_dialogs.askDayZip(this))
+                openDay(toPath(*path));
+        });
+    add("day.import", tr("Import logger files \u2026"), QKeySequence(u"Ctrl+I"_s),
+        tr("Add pulls from other loggers' text files"), [this] { importFiles(m_dialogs.askLoggerFiles(this)); });
     add("day.save", tr("Save"), QKeySequence(u"Ctrl+S"_s), tr("Write the edits into the day"), [this] { save(); });
-    add("day.save_as", tr("Save as \u2026"), QKeySequence(u"Ctrl+Shift+S"_s), tr("Write the day to another folder or package"), [this] { saveAs(); });
+    add("day.save_as", tr("Save as \u2026"), QKeySequence(u"Ctrl+Shift+S"_s),
+        tr("Write the day to another folder or package"), [this] { saveAs(); });
     add("day.export_zip", tr("Day package \u2026"), {}, tr("The day with its raw data as one zip"), [this] {
         exportTo(tr("Write a day package"), u".zip"_s, tr("Day package (*.zip)"), [this](const fs::path& target) {
-            saveDay(m_document.day(), target, m_document.path().empty() ? std::nullopt : std::optional(m_document.path()));
+            saveDay(m_document.day(), target,
+                    m_document.path().empty() ? std::nullopt : std::optional(m_document.path()));
         });
     });
     add("day.close", tr("Close the day"), QKeySequence(u"Ctrl+W"_s), {}, [this] {
@@ -84,29 +89,44 @@ void MainWindow::declareDayActions() {
     add("edit.undo", tr("Undo"), QKeySequence(u"Ctrl+Z"_s), {}, [this] { m_document.undoStack().undo(); });
     add("edit.redo", tr("Redo"), QKeySequence(u"Ctrl+Shift+Z"_s), {}, [this] { m_document.undoStack().redo(); });
     add("report.pdf", tr("Print to PDF \u2026"), QKeySequence(u"Ctrl+P"_s), tr("The sheet as PDF"), [this] {
-        exportTo(tr("Print to PDF"), u".pdf"_s, tr("PDF (*.pdf)"), [this](const fs::path& target) { m_report->exportPdf(target); });
+        exportTo(tr("Print to PDF"), u".pdf"_s, tr("PDF (*.pdf)"),
+                 [this](const fs::path& target) { m_report->exportPdf(target); });
     });
-    add("report.csv", tr("Table as CSV \u2026"), QKeySequence(u"Ctrl+E"_s), tr("Curves and differences as a table"), [this] {
-        exportTo(tr("Write a table"), u".csv"_s, tr("Table (*.csv)"), [this](const fs::path& target) { m_report->exportCsv(target); });
-    });
+    add("report.csv", tr("Table as CSV \u2026"), QKeySequence(u"Ctrl+E"_s), tr("Curves and differences as a table"),
+        [this] {
+            exportTo(tr("Write a table"), u".csv"_s, tr("Table (*.csv)"),
+                     [this](const fs::path& target) { m_report->exportCsv(target); });
+        });
     add("app.quit", tr("Quit"), QKeySequence(u"Ctrl+Q"_s), {}, [this] { close(); });
 }
 
 void MainWindow::declareViewActions() {
     auto add = [this](const char* id, const QString& text, const QKeySequence& keys, const QString& tip,
-                      const std::function<void()>& run) { m_actions->add({id, text, keys, tip}, this, run); };
-    add("page.check", tr("Check"), QKeySequence(u"Ctrl+1"_s), tr("Look at each pull"), [this] { showPage(Page::Check); });
-    add("page.compare", tr("Compare"), QKeySequence(u"Ctrl+2"_s), tr("What the change gives"), [this] { showPage(Page::Compare); });
-    add("page.report", tr("Report"), QKeySequence(u"Ctrl+3"_s), tr("The sheet as it will print"), [this] { showPage(Page::Report); });
-    add("check.use", tr("Set aside"), QKeySequence(u"S"_s), tr("Leave this pull out with a reason, or take it back"), [this] { m_check->toggleUse(); });
-    add("check.time", tr("Time view"), QKeySequence(u"T"_s), tr("Show the pull over time, or over speed"), [this] { m_check->toggleTimeView(); });
-    add("check.reset_trim", tr("Undo trim"), {}, tr("Let the program find the range again"), [this] { m_check->resetTrim(); });
-    add("compare.swap", tr("Swap"), QKeySequence(u"X"_s), tr("Swap the two builds"), [this] { m_selection.swapPair(); });
-    add("view.quantity", tr("Power or torque"), QKeySequence(u"Q"_s), tr("Switch the curves between power and torque"), [this] {
-        m_selection.setQuantity(m_selection.quantity() == Quantity::Power ? Quantity::Torque : Quantity::Power);
-    });
-    add("view.dark", tr("Light or dark"), QKeySequence(u"Ctrl+D"_s), tr("Paper by day, dark in the cell at night"), [this] { setDark(!m_look.theme().dark); });
-    add("view.search", tr("Search commands"), QKeySequence(u"Ctrl+K"_s), {}, [this] { (new CommandSearch(*m_actions, this))->open(); });
+                      const std::function<void()>& run) {
+        m_actions->add({id, text, keys, tip}, this, run);
+    };
+    add("page.check", tr("Check"), QKeySequence(u"Ctrl+1"_s), tr("Look at each pull"),
+        [this] { showPage(Page::Check); });
+    add("page.compare", tr("Compare"), QKeySequence(u"Ctrl+2"_s), tr("What the change gives"),
+        [this] { showPage(Page::Compare); });
+    add("page.report", tr("Report"), QKeySequence(u"Ctrl+3"_s), tr("The sheet as it will print"),
+        [this] { showPage(Page::Report); });
+    add("check.use", tr("Set aside"), QKeySequence(u"S"_s), tr("Leave this pull out with a reason, or take it back"),
+        [this] { m_check->toggleUse(); });
+    add("check.time", tr("Time view"), QKeySequence(u"T"_s), tr("Show the pull over time, or over speed"),
+        [this] { m_check->toggleTimeView(); });
+    add("check.reset_trim", tr("Undo trim"), {}, tr("Let the program find the range again"),
+        [this] { m_check->resetTrim(); });
+    add("compare.swap", tr("Swap"), QKeySequence(u"X"_s), tr("Swap the two builds"),
+        [this] { m_selection.swapPair(); });
+    add("view.quantity", tr("Power or torque"), QKeySequence(u"Q"_s), tr("Switch the curves between power and torque"),
+        [this] {
+            m_selection.setQuantity(m_selection.quantity() == Quantity::Power ? Quantity::Torque : Quantity::Power);
+        });
+    add("view.dark", tr("Light or dark"), QKeySequence(u"Ctrl+D"_s), tr("Paper by day, dark in the cell at night"),
+        [this] { setDark(!m_look.theme().dark); });
+    add("view.search", tr("Search commands"), QKeySequence(u"Ctrl+K"_s), {},
+        [this] { (new CommandSearch(*m_actions, this))->open(); });
 }
 
 QMenu* MainWindow::makeDayMenu() {
@@ -145,7 +165,8 @@ void MainWindow::layOut() {
     m_check = new CheckPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_pages);
     m_compare = new ComparePage(m_document, m_selection, m_look, *m_actions, m_pages);
     m_report = new ReportPage(m_document, m_selection, m_look, *m_actions, m_pages);
-    for (QWidget* page : {static_cast<QWidget*>(m_check), static_cast<QWidget*>(m_compare), static_cast<QWidget*>(m_report)})
+    for (QWidget* page :
+         {static_cast<QWidget*>(m_check), static_cast<QWidget*>(m_compare), static_cast<QWidget*>(m_report)})
         m_pages->addWidget(page);
     column->addWidget(m_topBar);
     column->addWidget(m_notice);
@@ -233,7 +254,8 @@ void MainWindow::rememberState() {
 void MainWindow::openDay(const fs::path& path) {
     if (!mayLeaveDay())
         return;
-    m_notice->say(tr("Reading %1 \u2026").arg(qs(path.filename().string())), {{tr("Cancel"), [this] { m_reader.cancel(); }}});
+    m_notice->say(tr("Reading %1 \u2026").arg(qs(path.filename().string())),
+                  {{tr("Cancel"), [this] { m_reader.cancel(); }}});
     m_reader.read(path);
 }
 
@@ -246,9 +268,11 @@ void MainWindow::takeDay(const fs::path& path, const TestDay& day) {
     m_document.show(day, path);
     addRecent(path);
     if (kept) {
-        m_notice->say(tr("Edits of this day were kept that had not been saved."),
-                      {{tr("Take them over"), [this, edits = *kept] { m_document.edit(tr("Take kept edits over"), [&](TestDay& d) { d = edits; }); }},
-                       {tr("Drop them"), [this] { m_document.dropAutosave(); }}});
+        m_notice->say(
+            tr("Edits of this day were kept that had not been saved."),
+            {{tr("Take them over"),
+              [this, edits = *kept] { m_document.edit(tr("Take kept edits over"), [&](TestDay& d) { d = edits; }); }},
+             {tr("Drop them"), [this] { m_document.dropAutosave(); }}});
         return;
     }
     QStringList unreadable;
@@ -256,7 +280,10 @@ void MainWindow::takeDay(const fs::path& path, const TestDay& day) {
         if (!pull.problem.empty())
             unreadable << qs(pull.problem);
     if (!unreadable.isEmpty())
-        m_notice->say(tr("%1 of %2 pulls could not be read. %3").arg(unreadable.size()).arg(day.pulls.size()).arg(unreadable.first()),
+        m_notice->say(tr("%1 of %2 pulls could not be read. %3")
+                          .arg(unreadable.size())
+                          .arg(day.pulls.size())
+                          .arg(unreadable.first()),
                       {{tr("Go on without"), nullptr}});
 }
 
@@ -293,7 +320,9 @@ void MainWindow::importFiles(const QStringList& paths) {
         }
     }
     if (!problems.isEmpty())
-        m_dialogs.showError(this, problems.size() == 1 ? tr("A file could not be read") : tr("%1 files could not be read").arg(problems.size()),
+        m_dialogs.showError(this,
+                            problems.size() == 1 ? tr("A file could not be read")
+                                                 : tr("%1 files could not be read").arg(problems.size()),
                             problems.join(u"\n\n"_s));
     if (files.empty())
         return;
@@ -363,7 +392,8 @@ bool MainWindow::save() {
 }
 
 bool MainWindow::saveAs() {
-    const auto target = m_dialogs.askTarget(this, tr("Save the day as"), qs(m_document.day().name), tr("Day folder or package (*)"));
+    const auto target =
+        m_dialogs.askTarget(this, tr("Save the day as"), qs(m_document.day().name), tr("Day folder or package (*)"));
     if (!target)
         return false;
     const bool saved = guarded(tr("The day could not be saved"), [&] { m_document.saveAs(toPath(*target)); });

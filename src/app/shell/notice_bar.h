@@ -4,10 +4,10 @@
 
 #include <array>
 #include <functional>
-#include <vector>
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
+#include <vector>
 
 namespace hillrun {
 

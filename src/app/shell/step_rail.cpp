@@ -46,7 +46,8 @@ void StepRail::setCurrent(int step) {
 void StepRail::refreshIcons() {
     const Theme& t = m_look.theme();
     for (size_t i = 0; i < m_steps.size(); ++i)
-        m_steps[i].first->setIcon(m_look.icon(m_steps[i].second, static_cast<int>(i) == m_current ? t.mark : t.quietInk));
+        m_steps[i].first->setIcon(
+            m_look.icon(m_steps[i].second, static_cast<int>(i) == m_current ? t.mark : t.quietInk));
 }
 
 } // namespace hillrun

@@ -15,13 +15,16 @@ namespace {
 constexpr double kSmoothings[] = {50.0, 100.0, 150.0, 200.0, 300.0};
 const std::pair<const char*, DisplayUnits> kUnitChoices[] = {
     {"kW \xC2\xB7 N\xC2\xB7m", {PowerUnit::Kilowatt, TorqueUnit::NewtonMetre}},
-    {"hp \xC2\xB7 lbf\xC2\xB7" "ft", {PowerUnit::Horsepower, TorqueUnit::PoundFoot}},
+    {"hp \xC2\xB7 lbf\xC2\xB7"
+     "ft",
+     {PowerUnit::Horsepower, TorqueUnit::PoundFoot}},
     {"PS \xC2\xB7 N\xC2\xB7m", {PowerUnit::MetricHorsepower, TorqueUnit::NewtonMetre}},
 };
 
 } // namespace
 
-TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QMenu* dayMenu, QWidget* parent)
+TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QMenu* dayMenu,
+               QWidget* parent)
     : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"topBar"_s);
     setAttribute(Qt::WA_StyledBackground);
@@ -56,7 +59,8 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     row->addWidget(m_busy);
     m_standard = makeChoice(u"standardChoice"_s, tr("Air"), tr("Correction standard of every figure"));
     m_smoothing = makeChoice(u"smoothingChoice"_s, tr("Smoothing"), tr("Width of the local regression"));
-    m_allowance = makeChoice(u"allowanceChoice"_s, tr("Drift"), tr("How far drift may have been anything but a straight line"));
+    m_allowance =
+        makeChoice(u"allowanceChoice"_s, tr("Drift"), tr("How far drift may have been anything but a straight line"));
     m_units = makeChoice(u"unitChoice"_s, tr("Units"), tr("Units of every figure"));
     auto button = [&](const char* id) {
         auto* out = new QToolButton(this);
@@ -107,7 +111,9 @@ void TopBar::fillChoices() {
         m_document.setSettings(settings);
     };
     connect(m_standard, &QComboBox::activated, this, [this, change](int index) {
-        change([&](AnalysisSettings& s) { s.reduce.standard = static_cast<Standard>(m_standard->itemData(index).toInt()); });
+        change([&](AnalysisSettings& s) {
+            s.reduce.standard = static_cast<Standard>(m_standard->itemData(index).toInt());
+        });
     });
     connect(m_smoothing, &QComboBox::activated, this, [this, change](int index) {
         change([&](AnalysisSettings& s) { s.reduce.smoothing_rpm = m_smoothing->itemData(index).toDouble(); });

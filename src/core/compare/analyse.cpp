@@ -102,7 +102,8 @@ std::vector<std::pair<std::string, std::string>> pairsOf(const std::vector<std::
     for (size_t i = 2; i < ids.size(); ++i)
         out.emplace_back(ids[i - 1], ids[i]);
     for (const auto& pair : settings.alsoPairs) {
-        const bool both = std::count(ids.begin(), ids.end(), pair.first) + std::count(ids.begin(), ids.end(), pair.second) == 2;
+        const bool both =
+            std::count(ids.begin(), ids.end(), pair.first) + std::count(ids.begin(), ids.end(), pair.second) == 2;
         if (both && pair.first != pair.second && std::find(out.begin(), out.end(), pair) == out.end())
             out.push_back(pair);
     }
@@ -216,8 +217,8 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitParts& parts, Dra
     }
     const CriticalValues critical = criticalValues(*out.model, contrasts, cache);
     for (size_t i = 0; i < pairs.size(); ++i)
-        out.comparisons.push_back(compareBuilds(input, pairs[i].first, pairs[i].second, contrasts[i], critical.own[i],
-                                                critical.family));
+        out.comparisons.push_back(
+            compareBuilds(input, pairs[i].first, pairs[i].second, contrasts[i], critical.own[i], critical.family));
     if (parts.buildIds.size() < 2)
         out.whyNoComparison = "only one build has pulls in use";
 }

@@ -18,10 +18,10 @@ namespace hillrun {
 struct AnalysisSettings {
     ReduceSettings reduce;
     DriftSettings drift;
-    std::vector<RpmRange> bands; ///< asked for, besides the whole range and its thirds
-    std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand; empty: all usual ones
+    std::vector<RpmRange> bands;                                ///< asked for, besides the whole range and its thirds
+    std::vector<std::pair<std::string, std::string>> pairs;     ///< named beforehand; empty: all usual ones
     std::vector<std::pair<std::string, std::string>> alsoPairs; ///< looked at besides the usual ones, judged with them
-    std::optional<double> matters_w; ///< smallest difference that matters
+    std::optional<double> matters_w;                            ///< smallest difference that matters
     std::optional<double> matters_pct;
     bool operator==(const AnalysisSettings&) const = default;
 };
@@ -36,7 +36,7 @@ struct PullResult {
     std::vector<PullFlag> flags;
     double time_h = 0.0;
     int set = 0;
-    double bandMean_w = 0.0;         ///< over the range that all used pulls share; NaN when it has no data there
+    double bandMean_w = 0.0;            ///< over the range that all used pulls share; NaN when it has no data there
     double differenceFromSet_pct = 0.0; ///< band mean against the mean of the used pulls of its set
 };
 

@@ -206,7 +206,8 @@ Eigen::VectorXd peaksOf(const PairInput& input, bool power, bool speed, bool& at
     return out;
 }
 
-PeakDifference peakDifference(const PairInput& input, const Comparison& c, const Eigen::VectorXd& contrast, bool power) {
+PeakDifference peakDifference(const PairInput& input, const Comparison& c, const Eigen::VectorXd& contrast,
+                              bool power) {
     PeakDifference out{kNaN, kNaN, kNaN, false};
     const Eigen::VectorXd y = peaksOf(input, power, false, out.atEnd).array().log();
     const auto difference = estimateNumber(input.model, contrast, y, input.settings.drift);
@@ -239,7 +240,8 @@ Peak meanPeak(const PairInput& input, const std::string& id, bool power) {
     return out;
 }
 
-/// A build's own curve where any pull of it has data: the fit's value where the fit reaches, else the mean of its pulls.
+/// A build's own curve where any pull of it has data: the fit's value where the fit reaches, else the mean of its
+/// pulls.
 std::vector<double> fittedPower_w(const PairInput& input, const std::string& id) {
     const auto own = evaluate(input.model, ownContrast(input, id), input.settings.drift);
     const FitInput& fit = input.model.input;

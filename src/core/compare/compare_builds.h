@@ -12,7 +12,7 @@ struct PairInput {
     const DayModel& model;
     const AnalysisSettings& settings;
     const std::vector<PullResult>& pulls;
-    const std::vector<size_t>& fitted; ///< for each pull of the fit its number in the day
+    const std::vector<size_t>& fitted;        ///< for each pull of the fit its number in the day
     const std::vector<std::string>& buildIds; ///< build of each column of the design
 };
 

@@ -19,7 +19,7 @@ struct BuildResult {
     std::vector<std::string> pullsUsed;
     std::vector<double> power_w; ///< on the day's grid, NaN where no pull of it has data
     std::vector<double> torque_nm;
-    Peak peakPower_w;  ///< mean of the peaks of its pulls
+    Peak peakPower_w; ///< mean of the peaks of its pulls
     Peak peakTorque_nm;
 };
 
@@ -88,12 +88,12 @@ struct Comparison {
     Edges pointwise95_w;
     Edges simultaneous95_w;
     Edges family95_w;
-    bool hasInterval = false; ///< false: no repeatability was measured
+    bool hasInterval = false;     ///< false: no repeatability was measured
     bool namedBeforehand = false; ///< regions by its own band, not by the family's
     bool protectedFromDrift = true;
     bool boundDeclared = false;
     std::optional<double> driftThatWouldExplain_pct;
-    std::vector<Region> regions; ///< runs of gain, loss and unresolved over all rpm with a value
+    std::vector<Region> regions;   ///< runs of gain, loss and unresolved over all rpm with a value
     std::vector<BandResult> bands; ///< whole common range, its thirds, then those asked for
     PeakDifference peakPower_w;
     PeakDifference peakTorque_nm;

@@ -101,11 +101,10 @@ void evaluateAlongRpm(const DayModel& model, const Eigen::VectorXd& builds, Cont
 
 } // namespace
 
-bool ContrastCurve::mayClaim() const {
-    return std::isfinite(levelError) && (protectedFromDrift || boundHalf > 0.0);
-}
+bool ContrastCurve::mayClaim() const { return std::isfinite(levelError) && (protectedFromDrift || boundHalf > 0.0); }
 
-std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::VectorXd& builds, const DriftSettings& drift) {
+std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::VectorXd& builds,
+                                      const DriftSettings& drift) {
     assert(builds.size() == model.input.builds);
     auto weights = model.design.contrastWeights(withTime(builds, model.design));
     if (!weights)
@@ -145,8 +144,8 @@ Eigen::MatrixXd mixing(std::span<const ContrastCurve> contrasts) {
     Eigen::Index copies = 0;
     while (copies < n && eigen.eigenvalues()(n - 1 - copies) > 1e-9)
         ++copies;
-    Eigen::MatrixXd mix = eigen.eigenvectors().rightCols(copies) *
-                          eigen.eigenvalues().tail(copies).cwiseSqrt().asDiagonal();
+    Eigen::MatrixXd mix =
+        eigen.eigenvectors().rightCols(copies) * eigen.eigenvalues().tail(copies).cwiseSqrt().asDiagonal();
     for (Eigen::Index i = 0; i < n; ++i) // the eigenvectors' signs are arbitrary: make them the same everywhere
         mix.row(i).normalize();
     for (Eigen::Index c = 0; c < copies; ++c) {
@@ -207,8 +206,7 @@ CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCur
     const auto draws = cache.get(drawKey(model, static_cast<int>(mix.cols())));
     std::vector<float> overall(static_cast<size_t>(draws->count), 0.0F);
     for (size_t c = 0; c < contrasts.size(); ++c) {
-        const auto largest =
-            largestDeviation(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c)));
+        const auto largest = largestDeviation(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c)));
         for (size_t j = 0; j < largest.size(); ++j)
             overall[j] = std::max(overall[j], largest[j]);
         out.own[c] = upperQuantile(largest, 0.95);
@@ -241,18 +239,18 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
     const double sd = std::sqrt(design.residuals(y).squaredNorm() / out.degreesOfFreedom);
     const SetSums sums = sumsOverSets(model, design, *a);
     const double vc = a->squaredNorm();
-    out.standardError = std::sqrt(scaleOfDrift ? levelErrorSquared(model, vc, sums.worstJump, sd, drift.allowance)
-                                               : vc * sd * sd);
-    const bool covered = model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
+    out.standardError =
+        std::sqrt(scaleOfDrift ? levelErrorSquared(model, vc, sums.worstJump, sd, drift.allowance) : vc * sd * sd);
+    const bool covered =
+        model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
     const double bound =
         !covered && drift.declaredBound_pct && scaleOfDrift ? *drift.declaredBound_pct / 100.0 * sums.worstJump : 0.0;
     const boost::math::students_t t(out.degreesOfFreedom);
     out.half = boost::math::quantile(t, 0.975) * out.standardError + bound;
     out.half90 = boost::math::quantile(t, 0.95) * out.standardError + bound;
     const double beyond = std::max(0.0, std::abs(out.estimate) - bound);
-    out.p = out.standardError > 0.0
-                ? 2.0 * boost::math::cdf(boost::math::complement(t, beyond / out.standardError))
-                : (beyond > 0.0 ? 0.0 : 1.0);
+    out.p = out.standardError > 0.0 ? 2.0 * boost::math::cdf(boost::math::complement(t, beyond / out.standardError))
+                                    : (beyond > 0.0 ? 0.0 : 1.0);
     return out;
 }
 

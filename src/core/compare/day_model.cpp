@@ -105,7 +105,8 @@ void findPatterns(DayModel& model) {
         auto rows = availableAt(model.input, static_cast<Eigen::Index>(p));
         const auto [it, isNew] = known.emplace(rows, static_cast<int>(model.patterns.size()));
         if (isNew)
-            model.patterns.push_back(makeDesign(model.input, std::move(rows), model.drift.identified, model.meanTime_h));
+            model.patterns.push_back(
+                makeDesign(model.input, std::move(rows), model.drift.identified, model.meanTime_h));
         model.pattern[p] = it->second;
     }
 }
@@ -146,8 +147,7 @@ void estimateVariances(DayModel& model, const Eigen::MatrixXd& q) {
     for (Eigen::Index p = 0; p < points; ++p) {
         if (!model.window[static_cast<size_t>(p)])
             continue;
-        const auto weights =
-            varianceSmoother(model.input.rpm, model.window, model.shapeWeight, static_cast<size_t>(p));
+        const auto weights = varianceSmoother(model.input.rpm, model.window, model.shapeWeight, static_cast<size_t>(p));
         model.shapeVariance(p) = std::max(kVarianceFloor, weights.dot(raw));
     }
     const double rss = model.design.residuals(model.level).squaredNorm();

@@ -69,8 +69,8 @@ struct DayModel {
     Design design;
     int degreesOfFreedom = 0;
     double meanTime_h = 0.0;
-    std::vector<char> window; ///< rpm points where something is estimated
-    std::vector<char> core;   ///< rpm points where every pull has data
+    std::vector<char> window;  ///< rpm points where something is estimated
+    std::vector<char> core;    ///< rpm points where every pull has data
     bool windowShrunk = false; ///< the pulls overlap so little that only the core is used
     Eigen::VectorXd level;
     Eigen::MatrixXd shape;

@@ -16,12 +16,16 @@ constexpr int kBlock = 250; ///< draws worked on together, so that they stay in 
 constexpr unsigned kSeed = 20260516;
 /// The slow modes keep this much of the variance; the rest joins the white part.
 constexpr double kVarianceKept = 0.985;
+/// A white part below this is not drawn point by point; the slow part is scaled up for it.
+constexpr double kWhiteWorthDrawing = 0.05;
+/// With many degrees of freedom the variance hardly varies: then one drawn variance serves several draws.
+int drawsAVariance(int degreesOfFreedom) { return std::clamp(degreesOfFreedom / 3, 1, 10); }
 
 using Generator = boost::random::mt19937;
 
 struct Process {
     Eigen::MatrixXf factor; ///< points x modes, minus the mean over the core
-    double white = 0.0; ///< variance without correlation
+    double white = 0.0;     ///< variance without correlation
 };
 
 Process makeProcess(const DrawKey& key, const std::vector<size_t>& points) {
@@ -40,8 +44,8 @@ Process makeProcess(const DrawKey& key, const std::vector<size_t>& points) {
     double kept = 0.0;
     for (; modes < n && kept < kVarianceKept * whole; ++modes)
         kept += eigen.eigenvalues()(n - 1 - modes);
-    Eigen::MatrixXd factor = eigen.eigenvectors().rightCols(modes) *
-                             eigen.eigenvalues().tail(modes).cwiseMax(0.0).cwiseSqrt().asDiagonal();
+    Eigen::MatrixXd factor =
+        eigen.eigenvectors().rightCols(modes) * eigen.eigenvalues().tail(modes).cwiseMax(0.0).cwiseSqrt().asDiagonal();
     Eigen::RowVectorXd coreMean = Eigen::RowVectorXd::Zero(modes);
     double corePoints = 0.0;
     for (Eigen::Index i = 0; i < n; ++i) {
@@ -84,8 +88,8 @@ VarianceNodes makeNodes(const DrawKey& key, const std::vector<size_t>& points, c
     out.smoother.resize(static_cast<Eigen::Index>(points.size()), weight.size());
     for (size_t i = 0; i < points.size(); ++i) {
         const double at = key.rpm[points[i]];
-        const auto nearest = std::min_element(
-            rpm.begin(), rpm.end(), [&](double a, double b) { return std::abs(a - at) < std::abs(b - at); });
+        const auto nearest = std::min_element(rpm.begin(), rpm.end(),
+                                              [&](double a, double b) { return std::abs(a - at) < std::abs(b - at); });
         out.smoother.row(static_cast<Eigen::Index>(i)) =
             varianceSmoother(rpm, all, weight, static_cast<size_t>(nearest - rpm.begin())).cast<float>().transpose();
     }
@@ -134,26 +138,35 @@ Draws makeDraws(const DrawKey& key) {
         out.levelScale(j) = static_cast<float>(std::sqrt(nu / chiLevel(generator)));
     out.shape.assign(static_cast<size_t>(key.copies), Eigen::MatrixXf(n, kDraws));
 
+    const int shared = drawsAVariance(nu);
+    const Eigen::Index variances = kBlock / shared; // columns of a block's variance, each used `shared` times
+    const bool drawWhite = process.white >= kWhiteWorthDrawing;
+    const auto slowScale = static_cast<float>(drawWhite ? 1.0 : std::sqrt(1.0 / (1.0 - process.white)));
     Eigen::MatrixXf z(modes, kBlock);
+    Eigen::MatrixXf zVariance(modes, variances);
     Eigen::MatrixXf white(n, kBlock);
+    Eigen::MatrixXf scale(n, kBlock);
     for (Eigen::Index block = 0; block < kDraws; block += kBlock) {
-        Eigen::MatrixXf squares = Eigen::MatrixXf::Zero(nodes.factor.rows(), kBlock);
+        Eigen::MatrixXf squares = Eigen::MatrixXf::Zero(nodes.factor.rows(), variances);
         for (int m = 0; m < nu; ++m) {
-            normals.fill(z);
-            squares.array() += (nodes.factor * z).array().square();
+            normals.fill(zVariance);
+            squares.array() += (nodes.factor * zVariance).array().square();
         }
         Eigen::MatrixXf variance = nodes.smoother * (squares / static_cast<float>(nu));
+        for (Eigen::Index j = 0; j < variances; ++j)
+            variance.col(j).array() += static_cast<float>(process.white * chiWhite(generator) / whiteFreedom);
+        variance = variance.array().max(1e-6F).rsqrt();
         for (Eigen::Index j = 0; j < kBlock; ++j)
-            variance.col(j).array() +=
-                static_cast<float>(process.white * chiWhite(generator) / whiteFreedom);
-        const Eigen::MatrixXf scale = variance.array().max(1e-6F).rsqrt();
+            scale.col(j) = variance.col(j % variances);
         for (auto& copy : out.shape) {
             normals.fill(z);
             auto target = copy.middleCols(block, kBlock);
             target.noalias() = process.factor * z;
-            normals.fill(white);
-            target += static_cast<float>(std::sqrt(process.white)) * white;
-            target.array() *= scale.array();
+            if (drawWhite) {
+                normals.fill(white);
+                target += static_cast<float>(std::sqrt(process.white)) * white;
+            }
+            target.array() *= scale.array() * slowScale;
         }
     }
     return out;

@@ -62,14 +62,14 @@ std::optional<Found> worstRough(const FitInput& input) {
     for (Eigen::Index p = 0; p < s.cols(); ++p) {
         const auto from = std::max<Eigen::Index>(0, p - box);
         const auto to = std::min(s.cols() - 1, p + box);
-        const double scale = 1.4826 * std::sqrt(pulls / (pulls - 1.0)) *
-                             median({typical.begin() + from, typical.begin() + to + 1});
+        const double scale =
+            1.4826 * std::sqrt(pulls / (pulls - 1.0)) * median({typical.begin() + from, typical.begin() + to + 1});
         for (Eigen::Index i = 0; i < s.rows() && scale > 0.0; ++i) {
             const double excess = std::abs(s(i, p)) / scale / kRoughLimit;
             if (excess > 1.0 && (!worst || excess > worst->excess))
-                worst = Found{{static_cast<size_t>(i), FlagKind::Rough, input.rpm[static_cast<size_t>(p)],
-                               std::abs(s(i, p))},
-                              excess};
+                worst = Found{
+                    {static_cast<size_t>(i), FlagKind::Rough, input.rpm[static_cast<size_t>(p)], std::abs(s(i, p))},
+                    excess};
         }
     }
     return worst;
@@ -156,9 +156,8 @@ FitInput without(const FitInput& input, size_t pull) {
 }
 
 bool everyBuildStays(const FitInput& input, size_t pull) {
-    return std::count_if(input.pulls.begin(), input.pulls.end(), [&](const FitPull& p) {
-               return p.build == input.pulls[pull].build;
-           }) > 1;
+    return std::count_if(input.pulls.begin(), input.pulls.end(),
+                         [&](const FitPull& p) { return p.build == input.pulls[pull].build; }) > 1;
 }
 
 std::optional<Found> worstOf(const FitInput& input) {
@@ -191,8 +190,8 @@ std::vector<PullFlag> flagPulls(const FitInput& input) {
         const bool pair = found->flag.kind != FlagKind::Rough && isOneOfAPair(rest, pull);
         if (pair)
             found->flag.kind = FlagKind::Disagree;
-        const auto original = std::find_if(input.pulls.begin(), input.pulls.end(),
-                                           [&](const FitPull& p) { return p.id == id; });
+        const auto original =
+            std::find_if(input.pulls.begin(), input.pulls.end(), [&](const FitPull& p) { return p.id == id; });
         found->flag.pull = static_cast<size_t>(original - input.pulls.begin());
         out.push_back(found->flag);
         if (pair || !everyBuildStays(rest, pull))

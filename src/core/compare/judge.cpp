@@ -153,7 +153,8 @@ std::string notComparableSentence(const Comparison& c) {
     for (const LikeForLike& row : c.likeForLike)
         if (row.key)
             return fmt::format("{} and {} cannot be compared: {} was {:.4g} against {:.4g}{}.", c.from, c.to,
-                               row.channel, row.to, row.from, row.unit == "1" || row.unit.empty() ? "" : kSpace + row.unit);
+                               row.channel, row.to, row.from,
+                               row.unit == "1" || row.unit.empty() ? "" : kSpace + row.unit);
     return fmt::format("{} and {} cannot be compared.", c.from, c.to);
 }
 
@@ -224,14 +225,15 @@ std::string summary(const Comparison& c, const DisplayUnits& units) {
         return cannotTellSentence(c, units);
     if (c.verdict == VerdictKind::NoDifference)
         return fmt::format("No difference that matters: {} against {} is {}, within {}{} with 95{}% confidence.", c.to,
-                           c.from, onAverage(c, units), kPlusMinus, powerText(*c.matters_w, std::nan(""), units), kSpace);
+                           c.from, onAverage(c, units), kPlusMinus, powerText(*c.matters_w, std::nan(""), units),
+                           kSpace);
     std::string text = provenSentence(c, units);
     if (text.empty())
-        text = fmt::format("{} {} {} on average over {}; where along the curve cannot be told yet.", c.to,
-                           c.verdict == VerdictKind::Gain ? "gives" : "costs",
-                           powerText(std::abs(c.bands.front().delta_w),
-                                     0.5 * (c.bands.front().high_w - c.bands.front().low_w), units),
-                           rangeText(c.bands.front().range_rpm));
+        text = fmt::format(
+            "{} {} {} on average over {}; where along the curve cannot be told yet.", c.to,
+            c.verdict == VerdictKind::Gain ? "gives" : "costs",
+            powerText(std::abs(c.bands.front().delta_w), 0.5 * (c.bands.front().high_w - c.bands.front().low_w), units),
+            rangeText(c.bands.front().range_rpm));
     if (!c.protectedFromDrift && c.boundDeclared)
         text += " This holds only if drift stayed within the declared bound.";
     return text;

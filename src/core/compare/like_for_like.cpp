@@ -62,8 +62,9 @@ void addGear(std::vector<LikeForLike>& out, const TestDay& day, const std::vecto
     const auto b = gearsOf(day, pulls, to);
     if (a.empty() || b.empty())
         return;
-    LikeForLike row{"gear", "", static_cast<double>(*a.begin()), static_cast<double>(*b.rbegin()), 0.0, 0.0,
-                    LikeVerdict::Matched, false};
+    LikeForLike row{
+        "gear", "", static_cast<double>(*a.begin()), static_cast<double>(*b.rbegin()), 0.0, 0.0, LikeVerdict::Matched,
+        false};
     row.difference = row.to - row.from;
     if (a != b || a.size() > 1) {
         row.verdict = LikeVerdict::Differs;
@@ -87,13 +88,15 @@ std::vector<LikeForLike> likeForLike(const TestDay& day, const std::vector<PullR
         const bool haveB = std::isfinite(b);
         if (!haveA && !haveB)
             continue;
-        LikeForLike row{channel.name, canonicalUnitText(channel.dimension), a, b, b - a, channel.tolerance,
-                        LikeVerdict::Matched, false};
+        LikeForLike row{
+            channel.name, canonicalUnitText(channel.dimension), a, b, b - a, channel.tolerance, LikeVerdict::Matched,
+            false};
         if (!haveA || !haveB)
             row.verdict = LikeVerdict::NotRecorded;
         else if (std::abs(row.difference) > channel.tolerance)
             row.verdict = LikeVerdict::Differs;
-        const bool mixture = std::string_view(channel.name) == "lambda" || std::string_view(channel.name) == "air_fuel_ratio";
+        const bool mixture =
+            std::string_view(channel.name) == "lambda" || std::string_view(channel.name) == "air_fuel_ratio";
         row.key = row.verdict == LikeVerdict::Differs && mixture && !changeTouchesMixture(changed) &&
                   std::abs(row.difference) > kKeyTolerances * channel.tolerance;
         out.push_back(row);

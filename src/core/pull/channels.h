@@ -11,11 +11,11 @@ namespace hillrun {
 
 /// A standard channel of the pull file.
 struct ChannelInfo {
-    const char* name;      ///< "manifold_pressure"
-    const char* label;     ///< "Manifold pressure"
-    Dimension dimension;   ///< its unit in the file is canonicalUnitText(dimension)
+    const char* name;       ///< "manifold_pressure"
+    const char* label;      ///< "Manifold pressure"
+    Dimension dimension;    ///< its unit in the file is canonicalUnitText(dimension)
     const char* otherNames; ///< what loggers call it, normalised, separated by '|'
-    double tolerance;      ///< like for like: largest difference of two builds that still counts as matched; 0 = not judged
+    double tolerance; ///< like for like: largest difference of two builds that still counts as matched; 0 = not judged
 };
 
 std::span<const ChannelInfo> standardChannels();

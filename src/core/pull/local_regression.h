@@ -22,8 +22,8 @@ private:
     struct Point {
         double at = 0.0;
         double reach = 0.0;
-        size_t first = 0; ///< into m_order
-        size_t count = 0; ///< 0: a gap
+        size_t first = 0;  ///< into m_order
+        size_t count = 0;  ///< 0: a gap
         size_t weight = 0; ///< into m_weights
     };
     [[nodiscard]] double withGaps(const Point& point, std::span<const double> y) const;

@@ -41,8 +41,8 @@ struct Event {
 struct Curve {
     std::string pullId;
     std::vector<double> rpm;
-    std::vector<double> torque_nm; ///< corrected
-    std::vector<double> power_w;   ///< corrected
+    std::vector<double> torque_nm;                       ///< corrected
+    std::vector<double> power_w;                         ///< corrected
     std::map<std::string, std::vector<double>> channels; ///< every other channel, as in the pull file
     AirFactor air;
     HumidAir airState;
@@ -57,7 +57,8 @@ struct Curve {
 /// Throws DataError: no speed or torque, no sweep, impossible air, no weather for a corrected standard.
 Curve reduce(const Pull& pull, const Cell& cell, const EngineForAir& engine, const ReduceSettings& settings);
 
-/// Peak of a curve: the top of a parabola through the points within 150 rpm of the highest one. NaN points are left out.
+/// Peak of a curve: the top of a parabola through the points within 150 rpm of the highest one. NaN points are left
+/// out.
 Peak findPeak(std::span<const double> rpm, std::span<const double> values);
 
 /// Torque in N.m of each raw row: the torque channel, or power over speed. Throws DataError (NoTorqueChannel).

@@ -47,7 +47,8 @@ Table makeTable() {
     add(t, D::AngularSpeed, 1.0, {"rad/s", "rads1"});
     add(t, D::Torque, 1.0, {"nm"});
     add(t, D::Torque, 1000.0, {"knm"});
-    add(t, D::Torque, unit::kPoundFoot_nm, {"lbft", "ftlb", "lbfft", "ftlbf", "ftlbs", "lbsft", "poundfeet", "footpounds"});
+    add(t, D::Torque, unit::kPoundFoot_nm,
+        {"lbft", "ftlb", "lbfft", "ftlbf", "ftlbs", "lbsft", "poundfeet", "footpounds"});
     add(t, D::Torque, unit::kPoundFoot_nm / 12.0, {"inlb", "lbin", "inlbf", "lbfin"});
     add(t, D::Torque, unit::kStandardGravity, {"kgm", "kgfm", "mkg", "kpm"});
     add(t, D::Power, 1.0, {"kw"});
@@ -161,6 +162,10 @@ const char* powerUnitText(PowerUnit unit) {
     return "kW";
 }
 
-const char* torqueUnitText(TorqueUnit unit) { return unit == TorqueUnit::PoundFoot ? "lbf\xC2\xB7" "ft" : "N\xC2\xB7m"; }
+const char* torqueUnitText(TorqueUnit unit) {
+    return unit == TorqueUnit::PoundFoot ? "lbf\xC2\xB7"
+                                           "ft"
+                                         : "N\xC2\xB7m";
+}
 
 } // namespace hillrun

@@ -11,9 +11,9 @@
 namespace hillrun {
 namespace {
 
-constexpr double kDryGasConstant = 287.05287;   // J/(kg K), ISO 2533
-constexpr double kVapourGasConstant = 461.523;  // J/(kg K)
-constexpr double kLapseRate_k_m = 0.0065;       // ISO 2533, below 11 km
+constexpr double kDryGasConstant = 287.05287;  // J/(kg K), ISO 2533
+constexpr double kVapourGasConstant = 461.523; // J/(kg K)
+constexpr double kLapseRate_k_m = 0.0065;      // ISO 2533, below 11 km
 constexpr double kSeaLevelTemperature_k = 288.15;
 constexpr double kSeaLevelDensity_kg_m3 = 1.225;
 constexpr double kGravityExponent = 5.25588; // g/(L R), ISO 2533

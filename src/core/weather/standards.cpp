@@ -36,9 +36,7 @@ struct Ratios {
     double temperature;
 };
 
-Ratios ratiosOf(const HumidAir& air) {
-    return {99000.0 / air.dryPressure_pa, (air.temperature_c + 273.0) / 298.0};
-}
+Ratios ratiosOf(const HumidAir& air) { return {99000.0 / air.dryPressure_pa, (air.temperature_c + 273.0) / 298.0}; }
 
 struct Range {
     double low = -std::numeric_limits<double>::infinity();
@@ -90,7 +88,8 @@ double din70020(const HumidAir& air) {
 
 /// Exponent fm from the corrected fuel delivery qc in mg/(L cycle): a line between two limits.
 double fuelExponent(Standard standard, double qc) {
-    const bool r85Family = standard == Standard::EceR85 || standard == Standard::Iso1585 || standard == Standard::JisD1001;
+    const bool r85Family =
+        standard == Standard::EceR85 || standard == Standard::Iso1585 || standard == Standard::JisD1001;
     const double lowerLimit = r85Family ? 40.0 : 37.2;
     if (qc < lowerLimit)
         return r85Family ? 0.3 : 0.2;
@@ -166,7 +165,8 @@ Standard standardNamed(std::string_view name) {
 AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& engine) {
     const double efficiency = engine.mechanicalEfficiency;
     if (!(efficiency > 0.0 && efficiency <= 1.0))
-        throw DataError(Problem::BadValue, {fmt::format("{}", efficiency), "mechanical efficiency lies above 0, up to 1"});
+        throw DataError(Problem::BadValue,
+                        {fmt::format("{}", efficiency), "mechanical efficiency lies above 0, up to 1"});
     AirFactor out;
     out.factor = factorOf(standard, air, engine);
     if (!(out.factor > 0.0))
@@ -177,8 +177,8 @@ AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& 
     checkRange(out, validity.dryPressure_kpa, air.dryPressure_pa / 1000.0, "dry pressure", " kPa");
     checkRange(out, validity.factor, out.factor, "factor", "");
     if (air.pressure_pa < 60000.0 || air.pressure_pa > 110000.0)
-        addNote(out.validityNote,
-                fmt::format("a station pressure of {:.2f} kPa is hardly possible: check its unit", air.pressure_pa / 1000.0));
+        addNote(out.validityNote, fmt::format("a station pressure of {:.2f} kPa is hardly possible: check its unit",
+                                              air.pressure_pa / 1000.0));
     if (air.temperature_c < -40.0 || air.temperature_c > 60.0)
         addNote(out.validityNote,
                 fmt::format("an intake temperature of {:.1f} C is hardly possible: check its unit", air.temperature_c));

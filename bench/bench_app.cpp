@@ -26,9 +26,9 @@ BoardContent twelveCurves(const Theme& theme) {
             band.low.push_back(y - 0.5);
             band.high.push_back(y + 0.5);
         }
-        series.pen = theme.buildPen(k, 2.0);
+        series.pen = theme.buildPen(static_cast<size_t>(k), 2.0);
         series.label = QString::number(k);
-        band.colour = theme.build(k);
+        band.colour = theme.build(static_cast<size_t>(k));
         band.colour.setAlpha(40);
         out.series.push_back(series);
         out.bands.push_back(band);

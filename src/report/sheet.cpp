@@ -77,7 +77,7 @@ public:
             const BuildResult* build = m_analysis.findBuild(id);
             if (!build)
                 continue;
-            lines.emplace_back(buildNumber(id), inUnits(build->power_w));
+            lines.emplace_back(buildNumber(m_day, id), inUnits(build->power_w));
             for (const double value : lines.back().second) {
                 if (!std::isfinite(value))
                     continue;
@@ -233,13 +233,6 @@ private:
         return out;
     }
 
-    [[nodiscard]] size_t buildNumber(const std::string& id) const {
-        for (size_t i = 0; i < m_day.builds.size(); ++i)
-            if (m_day.builds[i].id == id)
-                return i;
-        return 0;
-    }
-
     void text(double x, double y, const std::string& words, double size, Colour colour, bool bold = false,
               Align align = Align::Left, bool mono = false) {
         page.add(Text{{x, y}, words, size, colour, bold, mono, align});
@@ -255,7 +248,7 @@ private:
     }
 
     void buildLine(const std::string& id, const char* role) {
-        const size_t number = buildNumber(id);
+        const size_t number = buildNumber(m_day, id);
         const BuildResult* result = m_analysis.findBuild(id);
         page.add(Line{{{kLeft, m_y - 3}, {kLeft + 24, m_y - 3}}, buildColour(number), 1.6, buildDash(number)});
         text(kLeft + 30, m_y, id, 10, buildColour(number), true);

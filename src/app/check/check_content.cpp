@@ -13,13 +13,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-int buildNumber(const TestDay& day, const std::string& id) {
-    for (size_t i = 0; i < day.builds.size(); ++i)
-        if (day.builds[i].id == id)
-            return static_cast<int>(i);
-    return 0;
-}
-
 double shown(double power_w, double rpm, const CheckView& view) {
     return view.quantity == Quantity::Power ? powerIn(view.units.power, power_w)
                                             : torqueIn(view.units.torque, power_w / angularSpeed(rpm));

@@ -109,10 +109,7 @@ QVariant PullModel::data(const QModelIndex& index, int role) const {
     case Qt::FontRole:
         return index.column() == Remarks ? fonts::text(11) : fonts::numbers(12);
     case BuildRole:
-        for (size_t i = 0; i < day.builds.size(); ++i)
-            if (day.builds[i].id == pull.build)
-                return static_cast<int>(i);
-        return 0;
+        return static_cast<int>(buildNumber(day, pull.build));
     case UsedRole:
         return result ? result->used : pull.use;
     case NewSetRole:
@@ -144,7 +141,7 @@ void PullDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
     if (option.state.testFlag(QStyle::State_Selected))
         painter->fillRect(option.rect, t.dark ? t.rule : t.ground);
     if (index.column() == PullModel::Name) {
-        const QColor colour = t.build(index.data(PullModel::BuildRole).toInt());
+        const QColor colour = t.build(index.data(PullModel::BuildRole).toUInt());
         const QRectF box(option.rect.left() + 6, option.rect.center().y() - 6, 9, 13);
         painter->setPen(QPen(colour, 1.5));
         painter->setBrush(used ? QBrush(colour) : Qt::NoBrush);

@@ -54,7 +54,7 @@ void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std:
         m_choice->setItemData(m_choice->count() - 1, whole, Qt::ToolTipRole);
         if (b.id != build)
             continue;
-        m_number = static_cast<int>(i);
+        m_number = i;
         m_choice->setCurrentIndex(static_cast<int>(i));
         m_choice->setToolTip(whole);
     }

@@ -28,7 +28,7 @@ protected:
 
 private:
     Look& m_look;
-    int m_number = 0;
+    size_t m_number = 0;
     QComboBox* m_choice = nullptr;
     QLabel* m_facts = nullptr;
 };

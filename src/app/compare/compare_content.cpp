@@ -13,13 +13,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-int buildNumber(const TestDay& day, const std::string& id) {
-    for (size_t i = 0; i < day.builds.size(); ++i)
-        if (day.builds[i].id == id)
-            return static_cast<int>(i);
-    return 0;
-}
-
 std::vector<double> inUnits(const std::vector<double>& values_w, const std::vector<double>& rpm,
                             const CompareView& view) {
     std::vector<double> out;
@@ -202,10 +195,13 @@ QString changedText(const Comparison& c) {
 
 QString likeText(const Comparison& c, bool* differs) {
     QStringList wrong;
+    QStringList explained;
     int matched = 0;
     for (const LikeForLike& row : c.likeForLike) {
         if (row.verdict == LikeVerdict::Matched)
             ++matched;
+        else if (row.verdict == LikeVerdict::Explained)
+            explained << qs(channelLabel(row.channel)).toLower();
         else if (row.verdict == LikeVerdict::NotRecorded)
             wrong << QObject::tr("%1 was recorded in one build only").arg(qs(channelLabel(row.channel)));
         else
@@ -215,6 +211,10 @@ QString likeText(const Comparison& c, bool* differs) {
     }
     if (differs)
         *differs = !wrong.isEmpty();
+    if (wrong.isEmpty() && !explained.isEmpty())
+        return QObject::tr("Like for like: %1 checks matched; %2 moved with the boost, as it must")
+            .arg(matched)
+            .arg(explained.join(QObject::tr(" and ")));
     if (wrong.isEmpty())
         return c.likeForLike.empty() ? QObject::tr("Nothing else was recorded to compare.")
                                      : QObject::tr("Like for like: all %1 checks matched").arg(matched);

@@ -182,6 +182,7 @@ QLayout* ImportDialog::makeMappingRow() {
     m_mappingName = new QLineEdit(this);
     m_mappingName->setObjectName(u"mappingName"_s);
     m_mappingName->setPlaceholderText(tr("name for this mapping"));
+    m_mappingName->setMinimumWidth(210);
     m_remember = new QPushButton(tr("Keep this mapping"), this);
     m_remember->setObjectName(u"keepMapping"_s);
     m_remember->setEnabled(false);

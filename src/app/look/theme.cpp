@@ -51,16 +51,16 @@ Theme Theme::nightCell() {
     return t;
 }
 
-QColor Theme::build(int number) const {
-    const QColor colour(report::buildColour(static_cast<size_t>(number)));
+QColor Theme::build(size_t number) const {
+    const QColor colour(report::buildColour(number));
     if (!dark)
         return colour;
     return QColor::fromHslF(colour.hslHueF(), colour.hslSaturationF() * 0.85F, std::max(0.62F, colour.lightnessF()));
 }
 
-QPen Theme::buildPen(int number, double width) const {
+QPen Theme::buildPen(size_t number, double width) const {
     QPen pen(build(number), width);
-    const auto dash = report::buildDash(static_cast<size_t>(number));
+    const auto dash = report::buildDash(number);
     if (!dash.empty())
         pen.setDashPattern(QList<qreal>(dash.begin(), dash.end()));
     pen.setCapStyle(dash.empty() ? Qt::RoundCap : Qt::FlatCap);

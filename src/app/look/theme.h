@@ -20,9 +20,9 @@ struct Theme {
     static Theme paper();
     static Theme nightCell();
     /// Colour of the nth build; lighter in the dark so that it stays readable.
-    [[nodiscard]] QColor build(int number) const;
+    [[nodiscard]] QColor build(size_t number) const;
     /// Pen of the nth build with its own dash.
-    [[nodiscard]] QPen buildPen(int number, double width) const;
+    [[nodiscard]] QPen buildPen(size_t number, double width) const;
     /// A colour as it looks when laid thinly on a panel; opaque, so that lines may cross themselves.
     [[nodiscard]] QColor faded(const QColor& colour, double share) const;
     bool operator==(const Theme&) const = default;

@@ -23,13 +23,6 @@ constexpr double kAirTop = 7.0;
 constexpr double kAirHeight = 9.0;
 constexpr double kSmallestScale_pct = 2.0; ///< at least this much of the base stands between middle and top
 
-int buildNumber(const TestDay& day, const std::string& id) {
-    for (size_t i = 0; i < day.builds.size(); ++i)
-        if (day.builds[i].id == id)
-            return static_cast<int>(i);
-    return 0;
-}
-
 /// Mean over the used pulls of the first build; 0 when there is none.
 double baseMean(const TestDay& day, const DayAnalysis* analysis) {
     double sum = 0.0;

@@ -14,7 +14,7 @@ namespace hillrun {
 /// Where things stand on the strip; worked out without painting.
 struct StripFlag {
     size_t pull = 0;
-    int build = 0;
+    size_t build = 0;
     int set = 0;
     bool firstOfSet = false;
     double x = 0.0;      ///< left edge, pixels

@@ -64,7 +64,8 @@ struct PeakDifference {
     bool atEnd = false; ///< some pull still rises at the end of its range
 };
 
-enum class LikeVerdict { Matched, Differs, NotRecorded };
+/// Explained: differs, and a noted change of boost says why (common practice: pressures follow the boost).
+enum class LikeVerdict { Matched, Differs, NotRecorded, Explained };
 struct LikeForLike {
     std::string channel;
     std::string unit;

@@ -189,7 +189,7 @@ const char* regionName(RegionKind kind) {
 }
 
 const char* likeVerdictName(LikeVerdict verdict) {
-    constexpr const char* names[] = {"matched", "differs", "not_recorded"};
+    constexpr const char* names[] = {"matched", "differs", "not_recorded", "explained"};
     return names[static_cast<size_t>(verdict)];
 }
 

@@ -44,6 +44,18 @@ bool changeTouchesMixture(const std::vector<Change>& changed) {
     });
 }
 
+/// Pressures and charge temperature follow a change of boost.
+bool followsBoost(std::string_view channel, const std::vector<Change>& changed) {
+    constexpr std::string_view followers[] = {"manifold_pressure", "exhaust_back_pressure", "fuel_pressure",
+                                              "intake_air_temperature"};
+    if (std::find(std::begin(followers), std::end(followers), channel) == std::end(followers))
+        return false;
+    return std::any_of(changed.begin(), changed.end(), [](const Change& change) {
+        return change.part.find("boost") != std::string::npos || change.part.find("turbo") != std::string::npos ||
+               change.part.find("wastegate") != std::string::npos;
+    });
+}
+
 std::set<int> gearsOf(const TestDay& day, const std::vector<PullResult>& pulls, const std::string& build) {
     std::set<int> out;
     for (const PullResult& result : pulls) {
@@ -94,7 +106,7 @@ std::vector<LikeForLike> likeForLike(const TestDay& day, const std::vector<PullR
         if (!haveA || !haveB)
             row.verdict = LikeVerdict::NotRecorded;
         else if (std::abs(row.difference) > channel.tolerance)
-            row.verdict = LikeVerdict::Differs;
+            row.verdict = followsBoost(channel.name, changed) ? LikeVerdict::Explained : LikeVerdict::Differs;
         const bool mixture =
             std::string_view(channel.name) == "lambda" || std::string_view(channel.name) == "air_fuel_ratio";
         row.key = row.verdict == LikeVerdict::Differs && mixture && !changeTouchesMixture(changed) &&

@@ -90,6 +90,11 @@ const Build* findBuild(const TestDay& day, const std::string& id) {
     return it == day.builds.end() ? nullptr : &*it;
 }
 
+size_t buildNumber(const TestDay& day, const std::string& id) {
+    const Build* build = findBuild(day, id);
+    return build ? static_cast<size_t>(build - day.builds.data()) : 0;
+}
+
 const Pull* findPull(const TestDay& day, const std::string& id) {
     const auto it = std::find_if(day.pulls.begin(), day.pulls.end(), [&](const Pull& p) { return p.id == id; });
     return it == day.pulls.end() ? nullptr : &*it;

@@ -131,6 +131,8 @@ struct TestDay {
 /// What the air formulas need of this article.
 EngineForAir engineForAir(const Article& article);
 const Build* findBuild(const TestDay& day, const std::string& id);
+/// Its number in the day's list, which decides colour and dash everywhere; 0 for an unknown id.
+size_t buildNumber(const TestDay& day, const std::string& id);
 const Pull* findPull(const TestDay& day, const std::string& id);
 Pull* findPull(TestDay& day, const std::string& id);
 

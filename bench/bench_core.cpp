@@ -64,6 +64,20 @@ void changedTrim(benchmark::State& state) {
 }
 BENCHMARK(changedTrim)->Unit(benchmark::kMillisecond);
 
+/// The demo day as the window has it: a trim is dragged, everything is worked out again.
+void changedTrimOnTheDemoDay(benchmark::State& state) {
+    const char* data = std::getenv("HILLRUN_DATA");
+    TestDay day = readDay(std::filesystem::path(data ? data : "data") / "demo" / "day-1-flat-twin");
+    DrawCache cache;
+    double low = 2600.0;
+    for (auto _ : state) {
+        low = low > 2900.0 ? 2600.0 : low + 10.0;
+        day.pulls[3].window_rpm = RpmRange{low, 7400.0};
+        benchmark::DoNotOptimize(analyse(day, {}, cache));
+    }
+}
+BENCHMARK(changedTrimOnTheDemoDay)->Unit(benchmark::kMillisecond);
+
 } // namespace
 
 BENCHMARK_MAIN();

@@ -283,8 +283,10 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     else
         m_answer->setText(tr("Choose two builds with pulls in use."));
     QStringList cautions;
+    if (comparison)
+        cautions << tr("Measured at the %1").arg(QString::fromUtf8(measuredAtName(m_document.day().cell.measuredAt)));
     if (analysis && analysis->model && analysis->model->drift.identified && analysis->model->degreesOfFreedom > 0)
-        cautions << tr("Drift of %1 per hour is taken out")
+        cautions << tr("drift of %1 per hour is taken out")
                         .arg(percentText(100.0 * std::expm1(analysis->model->drift.perHour)));
     if (analysis && analysis->model && analysis->model->degreesOfFreedom > 0)
         cautions << tr("one pull repeats within %1\u00A0%").arg(100.0 * analysis->model->levelSd, 0, 'f', 2);

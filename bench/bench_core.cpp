@@ -52,8 +52,8 @@ void changedStandard(benchmark::State& state) { // what the window works out whe
 }
 BENCHMARK(changedStandard)->Unit(benchmark::kMillisecond);
 
-void changedTrim(benchmark::State& state) {
-    TestDay day = readDay(bench::bigDayFolder());
+/// A trim is dragged, everything is worked out again.
+void dragTrim(benchmark::State& state, TestDay day) {
     DrawCache cache;
     double low = 2600.0;
     for (auto _ : state) {
@@ -62,19 +62,13 @@ void changedTrim(benchmark::State& state) {
         benchmark::DoNotOptimize(analyse(day, {}, cache));
     }
 }
+
+void changedTrim(benchmark::State& state) { dragTrim(state, readDay(bench::bigDayFolder())); }
 BENCHMARK(changedTrim)->Unit(benchmark::kMillisecond);
 
-/// The demo day as the window has it: a trim is dragged, everything is worked out again.
 void changedTrimOnTheDemoDay(benchmark::State& state) {
     const char* data = std::getenv("HILLRUN_DATA");
-    TestDay day = readDay(std::filesystem::path(data ? data : "data") / "demo" / "day-1-flat-twin");
-    DrawCache cache;
-    double low = 2600.0;
-    for (auto _ : state) {
-        low = low > 2900.0 ? 2600.0 : low + 10.0;
-        day.pulls[3].window_rpm = RpmRange{low, 7400.0};
-        benchmark::DoNotOptimize(analyse(day, {}, cache));
-    }
+    dragTrim(state, readDay(std::filesystem::path(data ? data : "data") / "demo" / "day-1-flat-twin"));
 }
 BENCHMARK(changedTrimOnTheDemoDay)->Unit(benchmark::kMillisecond);
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/schools.h"
+#include "core/units/units.h"
 #include "day_support.h"
 #include "support.h"
 
@@ -43,6 +44,21 @@ TEST_CASE("bands: the whole common range, its thirds, then those asked for") {
     CHECK(bands[4].asked == 0);
     CHECK(bands[5].asked == 2);
     CHECK(bands[5].range_rpm.high == bands[0].range_rpm.high); // cut to what there is
+}
+
+TEST_CASE("a band's torque difference has an interval of its own, also where the power difference is nothing") {
+    sim::CellSpec spec = test::cellSpec("A3 B3 A3", 0.0);
+    spec.effects["B"].torque_pct = {{3000.0, -5.0}, {4500.0, 0.0}, {6500.0, 4.0}}; // takes below, gives on top
+    const DayAnalysis a = analysed(sim::simulateDay(spec, 5));
+    for (const BandResult& band : a.find("A", "B")->bands) {
+        const double relativePower = (band.high_w - band.low_w) / band.base_w;
+        const double meanTorque_nm = band.base_w / angularSpeed(0.5 * (band.range_rpm.low + band.range_rpm.high));
+        const double relativeTorque = (band.highTorque_nm - band.lowTorque_nm) / meanTorque_nm;
+        CHECK(band.lowTorque_nm < band.deltaTorque_nm);
+        CHECK(band.deltaTorque_nm < band.highTorque_nm);
+        CHECK(relativeTorque > 0.4 * relativePower); // of the same order, never none and never absurd
+        CHECK(relativeTorque < 2.5 * relativePower);
+    }
 }
 
 TEST_CASE("pairs: base to each, neighbour to neighbour, others when looked at, or only those named") {

@@ -80,6 +80,15 @@ std::vector<BoardShade> trimShades(const PullResult& pull, const Theme& theme) {
     return out;
 }
 
+/// The spread of one pull as a band still without its edges.
+BoardBand spreadBand(const TestDay& day, const DayAnalysis& analysis, const std::string& build, const Theme& theme) {
+    BoardBand band;
+    band.x = analysis.rpm;
+    band.colour = theme.build(buildNumber(day, build));
+    band.colour.setAlpha(45);
+    return band;
+}
+
 double meanAt(const DayAnalysis& analysis, const BuildResult& build, double rpm) {
     if (analysis.rpm.empty())
         return std::nan("");
@@ -129,14 +138,11 @@ BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, con
         return out;
     out.title += QObject::tr(" \u00B7 pulls of build %1, shaded: where 19 of 20 lie").arg(qs(chosen->build));
     if (const BuildResult* build = analysis.findBuild(chosen->build); build && !analysis.pooledSd_w.empty()) {
-        BoardBand band;
-        for (size_t i = 0; i < analysis.rpm.size(); ++i) {
-            band.x.push_back(analysis.rpm[i]);
-            band.low.push_back(shown(build->power_w[i] - 2.0 * analysis.pooledSd_w[i], analysis.rpm[i], view));
-            band.high.push_back(shown(build->power_w[i] + 2.0 * analysis.pooledSd_w[i], analysis.rpm[i], view));
+        BoardBand band = spreadBand(day, analysis, chosen->build, theme);
+        for (size_t i = 0; i < band.x.size(); ++i) {
+            band.low.push_back(shown(build->power_w[i] - 2.0 * analysis.pooledSd_w[i], band.x[i], view));
+            band.high.push_back(shown(build->power_w[i] + 2.0 * analysis.pooledSd_w[i], band.x[i], view));
         }
-        band.colour = theme.build(buildNumber(day, chosen->build));
-        band.colour.setAlpha(45);
         out.bands.push_back(std::move(band));
     }
     for (const PullResult* pull : pulls) {
@@ -168,15 +174,12 @@ BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, c
         return out;
     out.title = QObject::tr("Each pull against the mean of build %1, %").arg(qs(chosen->build));
     if (!analysis.pooledSd_w.empty()) {
-        BoardBand band;
-        for (size_t i = 0; i < analysis.rpm.size(); ++i) {
+        BoardBand band = spreadBand(day, analysis, chosen->build, theme);
+        for (size_t i = 0; i < band.x.size(); ++i) {
             const double spread = 200.0 * analysis.pooledSd_w[i] / build->power_w[i];
-            band.x.push_back(analysis.rpm[i]);
             band.low.push_back(-spread);
             band.high.push_back(spread);
         }
-        band.colour = theme.build(buildNumber(day, chosen->build));
-        band.colour.setAlpha(45);
         out.bands.push_back(std::move(band));
     }
     for (const PullResult* pull : pulls) {

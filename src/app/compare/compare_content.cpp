@@ -149,10 +149,10 @@ std::vector<BandRow> bandRows(const Comparison& c, const CompareView& view) {
         BandRow row;
         row.range = rangeText(band.range_rpm);
         const double half = 0.5 * (band.high_w - band.low_w);
-        const double perWatt = band.delta_w != 0.0 ? band.deltaTorque_nm / band.delta_w : 0.0;
+        const double halfTorque = 0.5 * (band.highTorque_nm - band.lowTorque_nm);
         row.difference = view.quantity == Quantity::Power
                              ? powerDifference(band.delta_w, half, view.units)
-                             : torqueDifference(band.deltaTorque_nm, std::abs(perWatt) * half, view.units);
+                             : torqueDifference(band.deltaTorque_nm, halfTorque, view.units);
         row.percent = percentText(band.percent, 1);
         const bool may = c.hasInterval && (c.protectedFromDrift || c.boundDeclared);
         row.sure = may && band.low_w > 0.0

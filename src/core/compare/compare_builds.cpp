@@ -138,39 +138,52 @@ std::optional<RpmRange> commonRange(const PairInput& input, const std::string& f
     return out;
 }
 
-/// Mean speed factor: torque difference of a band from its power difference.
-double meanTorque_nm(const std::vector<double>& rpm, const std::vector<double>& deltaTorque, const RpmRange& range) {
-    double sum = 0.0;
-    double count = 0.0;
-    for (size_t p = 0; p < rpm.size(); ++p) {
-        if (!range.holds(rpm[p]) || !std::isfinite(deltaTorque[p]))
-            continue;
-        sum += deltaTorque[p];
-        count += 1.0;
+/// Log of each fitted pull's mean power, W, or mean torque, N.m; NaN for a pull that does not cover the range.
+Eigen::VectorXd logBandMeans(const DayModel& model, const RpmRange& range, bool torque) {
+    const FitInput& fit = model.input;
+    std::vector<double> means;
+    for (Eigen::Index i = 0; i < fit.logPower.rows(); ++i) {
+        double sum = 0.0;
+        double count = 0.0;
+        for (size_t p = 0; p < fit.rpm.size(); ++p) {
+            if (fit.rpm[p] < range.low - 1e-6 || fit.rpm[p] > range.high + 1e-6)
+                continue;
+            const double power_w = std::exp(fit.logPower(i, static_cast<Eigen::Index>(p)));
+            sum += torque ? power_w / angularSpeed(fit.rpm[p]) : power_w;
+            count += 1.0;
+        }
+        means.push_back(count > 0.0 ? sum / count : kNaN);
     }
-    return count > 0.0 ? sum / count : kNaN;
+    return logOf(means);
 }
 
 std::optional<BandResult> bandResult(const PairInput& input, const Comparison& c, const RpmRange& range,
                                      const Eigen::VectorXd& contrast) {
-    const Eigen::VectorXd y = logOf(bandMeans_w(input.model, range));
-    const auto difference = estimateNumber(input.model, contrast, y, input.settings.drift);
-    const auto reference = estimateNumber(input.model, ownContrast(input, c.from), y, input.settings.drift);
-    if (!difference || !reference)
+    const Eigen::VectorXd power = logBandMeans(input.model, range, false);
+    const Eigen::VectorXd torque = logBandMeans(input.model, range, true);
+    const DriftSettings& drift = input.settings.drift;
+    const Eigen::VectorXd own = ownContrast(input, c.from);
+    const auto difference = estimateNumber(input.model, contrast, power, drift);
+    const auto reference = estimateNumber(input.model, own, power, drift);
+    const auto torqueDifference = estimateNumber(input.model, contrast, torque, drift);
+    const auto torqueReference = estimateNumber(input.model, own, torque, drift);
+    if (!difference || !reference || !torqueDifference || !torqueReference)
         return std::nullopt;
-    const double base_w = std::exp(reference->estimate);
-    auto watts = [&](double logRatio) { return base_w * std::expm1(logRatio); };
     BandResult out;
     out.range_rpm = range;
-    out.base_w = base_w;
+    out.base_w = std::exp(reference->estimate);
+    auto watts = [&](double logRatio) { return out.base_w * std::expm1(logRatio); };
     out.delta_w = watts(difference->estimate);
     out.low_w = watts(difference->estimate - difference->half);
     out.high_w = watts(difference->estimate + difference->half);
     out.low90_w = watts(difference->estimate - difference->half90);
     out.high90_w = watts(difference->estimate + difference->half90);
     out.percent = 100.0 * std::expm1(difference->estimate);
-    out.deltaTorque_nm = meanTorque_nm(c.rpm, c.deltaTorque_nm, range);
     out.p = difference->p;
+    const double base_nm = std::exp(torqueReference->estimate);
+    out.deltaTorque_nm = base_nm * std::expm1(torqueDifference->estimate);
+    out.lowTorque_nm = base_nm * std::expm1(torqueDifference->estimate - torqueDifference->half);
+    out.highTorque_nm = base_nm * std::expm1(torqueDifference->estimate + torqueDifference->half);
     return out;
 }
 
@@ -269,23 +282,6 @@ std::vector<double> fittedPower_w(const PairInput& input, const std::string& id)
 }
 
 } // namespace
-
-std::vector<double> bandMeans_w(const DayModel& model, const RpmRange& range) {
-    const FitInput& fit = model.input;
-    std::vector<double> out;
-    for (Eigen::Index i = 0; i < fit.logPower.rows(); ++i) {
-        double sum = 0.0;
-        double count = 0.0;
-        for (size_t p = 0; p < fit.rpm.size(); ++p) {
-            if (fit.rpm[p] < range.low - 1e-6 || fit.rpm[p] > range.high + 1e-6)
-                continue;
-            sum += std::exp(fit.logPower(i, static_cast<Eigen::Index>(p))); // NaN: this pull does not cover the band
-            count += 1.0;
-        }
-        out.push_back(count > 0.0 ? sum / count : kNaN);
-    }
-    return out;
-}
 
 Eigen::VectorXd pairContrast(const PairInput& input, const std::string& from, const std::string& to) {
     return ownContrast(input, to) - ownContrast(input, from);

@@ -26,7 +26,4 @@ Comparison compareBuilds(const PairInput& input, const std::string& from, const 
 /// A build's fitted curve and peaks.
 BuildResult fittedBuild(const PairInput& input, const std::string& id);
 
-/// Mean of each fitted pull's power (or NaN when it does not cover the range), W.
-std::vector<double> bandMeans_w(const DayModel& model, const RpmRange& range);
-
 } // namespace hillrun

@@ -46,7 +46,9 @@ struct BandResult {
     RpmRange range_rpm;
     double base_w = 0.0; ///< mean of the from-build
     double delta_w = 0.0;
-    double deltaTorque_nm = 0.0;
+    double deltaTorque_nm = 0.0; ///< from the pulls' mean torque, by the same model
+    double lowTorque_nm = 0.0;
+    double highTorque_nm = 0.0;
     double low_w = 0.0;
     double high_w = 0.0;
     double percent = 0.0;

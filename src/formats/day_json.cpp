@@ -2,7 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/day_json.h"
 
-#include "formats/json_reader.h"
+#include "formats/article_json.h"
+#include "formats/json_writer.h"
+#include "formats/plan_json.h"
 
 #include <set>
 
@@ -12,8 +14,6 @@ namespace {
 const std::vector<const char*> kCellKinds{"engine_brake", "hub_brake", "chassis_brake", "chassis_inertia"};
 const std::vector<const char*> kMeasuredAt{"crank", "hub", "wheel"};
 const std::vector<const char*> kSweeps{"up", "down", "steps"};
-const std::vector<const char*> kAspirations{"natural", "turbocharged", "supercharged"};
-const std::vector<const char*> kIgnitions{"spark", "compression"};
 
 Cell readCell(ObjectReader in) {
     Cell out;
@@ -23,35 +23,8 @@ Cell readCell(ObjectReader in) {
     out.sweep = static_cast<SweepDirection>(in.choice("sweep", kSweeps));
     out.rollerInertia_kgm2 = in.number("roller_inertia_kgm2");
     out.rollerRadius_m = in.number("roller_radius_m");
-    out.unknownKeys = in.unknownKeys();
-    return out;
-}
-
-EngineCard readEngine(ObjectReader in) {
-    EngineCard out;
-    out.strokes = in.integer("strokes");
-    out.displacement_cc = in.number("displacement_cc");
-    out.cylinders = in.integer("cylinders");
-    out.stroke_mm = in.number("stroke_mm");
-    out.aspiration = static_cast<Aspiration>(in.choice("aspiration", kAspirations));
-    out.ignition = static_cast<Ignition>(in.choice("ignition", kIgnitions));
-    out.mechanicalEfficiency = in.number("mechanical_efficiency");
-    out.fuel_mg_per_litre_cycle = in.number("fuel_mg_per_litre_cycle");
-    out.boostPressureRatio = in.number("boost_pressure_ratio");
-    if (out.mechanicalEfficiency && !(*out.mechanicalEfficiency > 0.0 && *out.mechanicalEfficiency <= 1.0))
-        throw DataError(Problem::BadValue, {std::to_string(*out.mechanicalEfficiency), "above 0, up to 1"},
-                        in.place("mechanical_efficiency"));
-    out.unknownKeys = in.unknownKeys();
-    return out;
-}
-
-Vehicle readVehicle(ObjectReader in) {
-    Vehicle out;
-    out.mass_kg = in.number("mass_kg");
-    out.tyreRadius_m = in.number("tyre_radius_m");
-    out.finalDrive = in.number("final_drive");
-    out.gears = in.numbers("gears");
-    out.speedLimit_kmh = in.number("speed_limit_kmh");
+    out.rollerLimit_kmh = in.number("roller_limit_kmh");
+    out.altitude_m = in.number("altitude_m");
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -66,6 +39,7 @@ Build readBuild(ObjectReader in) {
     out.currency = in.text("currency");
     out.mass_kg = in.number("mass_kg");
     out.note = in.text("note");
+    out.attachments = in.texts("attachments");
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -145,16 +119,6 @@ void checkIds(const TestDay& day, const std::string& file) {
     }
 }
 
-void addUnknown(Json& out, const std::string& text) {
-    if (text.empty())
-        return;
-    const Json unknown = Json::parse(text);
-    for (const auto& [key, value] : unknown.items())
-        out[key] = value;
-}
-
-template <class T> Json optionalJson(const std::optional<T>& value) { return value ? Json(*value) : Json(nullptr); }
-
 Json cellJson(const Cell& cell) {
     Json out;
     out["name"] = cell.name;
@@ -163,40 +127,9 @@ Json cellJson(const Cell& cell) {
     out["sweep"] = sweepName(cell.sweep);
     out["roller_inertia_kgm2"] = optionalJson(cell.rollerInertia_kgm2);
     out["roller_radius_m"] = optionalJson(cell.rollerRadius_m);
+    putKnown(out, "roller_limit_kmh", cell.rollerLimit_kmh);
+    putKnown(out, "altitude_m", cell.altitude_m);
     addUnknown(out, cell.unknownKeys);
-    return out;
-}
-
-Json articleJson(const Article& article) {
-    const EngineCard& engine = article.engine;
-    Json e;
-    e["strokes"] = optionalJson(engine.strokes);
-    e["displacement_cc"] = optionalJson(engine.displacement_cc);
-    e["cylinders"] = optionalJson(engine.cylinders);
-    e["stroke_mm"] = optionalJson(engine.stroke_mm);
-    e["aspiration"] = kAspirations[static_cast<size_t>(engine.aspiration)];
-    e["ignition"] = kIgnitions[static_cast<size_t>(engine.ignition)];
-    e["mechanical_efficiency"] = optionalJson(engine.mechanicalEfficiency);
-    if (engine.fuel_mg_per_litre_cycle)
-        e["fuel_mg_per_litre_cycle"] = *engine.fuel_mg_per_litre_cycle;
-    if (engine.boostPressureRatio)
-        e["boost_pressure_ratio"] = *engine.boostPressureRatio;
-    addUnknown(e, engine.unknownKeys);
-
-    const Vehicle& vehicle = article.vehicle;
-    Json v;
-    v["mass_kg"] = optionalJson(vehicle.mass_kg);
-    v["tyre_radius_m"] = optionalJson(vehicle.tyreRadius_m);
-    v["final_drive"] = optionalJson(vehicle.finalDrive);
-    v["gears"] = vehicle.gears;
-    v["speed_limit_kmh"] = optionalJson(vehicle.speedLimit_kmh);
-    addUnknown(v, vehicle.unknownKeys);
-
-    Json out;
-    out["name"] = article.name;
-    out["engine"] = e;
-    out["vehicle"] = v;
-    addUnknown(out, article.unknownKeys);
     return out;
 }
 
@@ -217,6 +150,8 @@ Json buildJson(const Build& build) {
     out["currency"] = build.currency;
     out["mass_kg"] = optionalJson(build.mass_kg);
     out["note"] = build.note;
+    if (!build.attachments.empty())
+        out["attachments"] = build.attachments;
     addUnknown(out, build.unknownKeys);
     return out;
 }
@@ -280,20 +215,23 @@ TestDay dayFromJson(std::string_view text, const std::string& file) {
     day.operatorName = in.text("operator");
     day.note = in.text("note");
     day.cell = readCell(in.object("cell"));
-    ObjectReader article = in.object("article");
-    day.article.name = article.text("name");
-    day.article.engine = readEngine(article.object("engine"));
-    day.article.vehicle = readVehicle(article.object("vehicle"));
-    day.article.unknownKeys = article.unknownKeys();
+    day.article = readArticle(in.object("article"));
     for (ObjectReader& build : in.objects("builds"))
         day.builds.push_back(readBuild(build));
     for (ObjectReader& window : in.objects("control_windows"))
         day.controlWindows.push_back(readControlWindow(window));
     for (ObjectReader& pull : in.objects("pulls"))
         day.pulls.push_back(readPull(pull));
+    readPlanned(day, in);
     day.unknownKeys = in.unknownKeys();
     checkIds(day, file);
     return day;
+}
+
+std::string pullToJson(const Pull& pull) { return pullJson(pull).dump(); }
+
+Pull pullFromJson(std::string_view text, const std::string& file) {
+    return readPull(ObjectReader(parseJson(text, file), file));
 }
 
 std::string dayToJson(const TestDay& day) {
@@ -315,6 +253,7 @@ std::string dayToJson(const TestDay& day) {
     out["pulls"] = Json::array();
     for (const Pull& pull : day.pulls)
         out["pulls"].push_back(pullJson(pull));
+    addPlanned(out, day);
     addUnknown(out, day.unknownKeys);
     return out.dump(2) + "\n";
 }

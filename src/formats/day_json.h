@@ -18,4 +18,8 @@ TestDay dayFromJson(std::string_view text, const std::string& file);
 /// The text of day.json; unknown keys are written back.
 std::string dayToJson(const TestDay& day);
 
+/// One pull as it stands in day.json, on one line, and back. Throws DataError.
+std::string pullToJson(const Pull& pull);
+Pull pullFromJson(std::string_view text, const std::string& file);
+
 } // namespace hillrun

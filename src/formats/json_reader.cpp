@@ -104,6 +104,21 @@ std::vector<double> ObjectReader::numbers(const char* key) {
     return out;
 }
 
+std::vector<std::string> ObjectReader::texts(const char* key) {
+    std::vector<std::string> out;
+    const Json* value = find(key);
+    if (!value)
+        return out;
+    if (!value->is_array())
+        wrongType(key, "a list of texts");
+    for (const Json& item : *value) {
+        if (!item.is_string())
+            wrongType(key, "a list of texts");
+        out.push_back(item.get<std::string>());
+    }
+    return out;
+}
+
 size_t ObjectReader::choice(const char* key, const std::vector<const char*>& names) {
     const std::string value = text(key, names.front());
     std::string all;

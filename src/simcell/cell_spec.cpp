@@ -96,18 +96,25 @@ void readOrder(CellSpec& out, ObjectReader& in) {
     for (ObjectReader& fault : in.objects("faults")) {
         FaultSpec spec;
         spec.pull = fault.requiredText("pull");
-        const std::vector<const char*> kinds{"start_spike", "breakup", "dropout", "limiter"};
-        spec.kind = kinds[fault.choice("kind", kinds)];
+        spec.kind = faultKinds()[fault.choice("kind", faultKinds())];
         spec.at_rpm = fault.number("at_rpm").value_or(0.0);
         spec.size_pct = fault.number("size_pct").value_or(8.0);
         spec.channel = fault.text("channel", "lambda");
         out.faults.push_back(spec);
     }
+    out.adaptation_pct = in.number("adaptation_pct").value_or(out.adaptation_pct);
     for (const auto& [pull, reason] : in.namedTexts("set_aside"))
         out.setAside[pull] = reason;
 }
 
 } // namespace
+
+const std::vector<const char*>& faultKinds() {
+    static const std::vector<const char*> kinds{"start_spike",   "breakup",    "collapse",       "limiter",
+                                                "absorber_full", "dropout",    "noise",          "frozen",
+                                                "slip",          "boost_leak", "lost_connection"};
+    return kinds;
+}
 
 CellSpec readCellSpec(std::string_view text, const std::string& file) {
     const Json json = parseJson(text, file);

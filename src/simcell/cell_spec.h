@@ -44,10 +44,10 @@ struct WeatherPoint {
 
 struct FaultSpec {
     std::string pull;
-    std::string kind;    ///< start_spike | breakup | dropout | limiter
-    double at_rpm = 0.0; ///< breakup, dropout and limiter: from this speed on
+    std::string kind;    ///< one of `faultKinds`
+    double at_rpm = 0.0; ///< from this speed on
     double size_pct = 8.0;
-    std::string channel = "lambda"; ///< dropout
+    std::string channel = "lambda"; ///< dropout, noise, frozen
 };
 
 /// A whole simulated day.
@@ -63,7 +63,11 @@ struct CellSpec {
     std::vector<WeatherPoint> weather;
     std::vector<FaultSpec> faults;
     std::map<std::string, std::string> setAside; ///< pull -> reason
+    double adaptation_pct = 1.2;                 ///< live: missing after a changed map, learned over the next pulls
 };
+
+/// start_spike, breakup, collapse ...
+const std::vector<const char*>& faultKinds();
 
 /// Reads a description (docs/formats.md, "Cell description"). Throws DataError.
 CellSpec readCellSpec(std::string_view text, const std::string& file);

@@ -10,4 +10,10 @@ namespace hillrun::sim {
 /// lift, torque as measured in that air. The same seed gives the same numbers on every machine.
 TestDay simulateDay(const CellSpec& spec, unsigned seed);
 
+/// What the day has done to the engine's torque by then.
+double driftFactor(const DriftSpec& drift, double at_h);
+
+/// A local time some hours later, with the same offset from UTC.
+std::string timeAfter(const std::string& first, double hours);
+
 } // namespace hillrun::sim

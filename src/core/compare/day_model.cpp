@@ -23,27 +23,6 @@ constexpr double kLongestLag_rpm = 600.0;
 int pullCount(const FitInput& input) { return static_cast<int>(input.pulls.size()); }
 Eigen::Index gridCount(const FitInput& input) { return static_cast<Eigen::Index>(input.rpm.size()); }
 
-/// Drift can be told from the parts only when some build was run again after another one: the build of each set and
-/// the sets' mean times are then linearly independent.
-bool driftIdentified(const FitInput& input) {
-    std::map<int, std::vector<double>> timesOfSet;
-    std::map<int, int> buildOfSet;
-    for (const FitPull& pull : input.pulls) {
-        timesOfSet[pull.set].push_back(pull.time_h);
-        buildOfSet[pull.set] = pull.build;
-    }
-    Eigen::MatrixXd sets = Eigen::MatrixXd::Zero(static_cast<Eigen::Index>(timesOfSet.size()), input.builds + 1);
-    Eigen::Index row = 0;
-    for (const auto& [set, times] : timesOfSet) {
-        sets(row, buildOfSet[set]) = 1.0;
-        sets(row, input.builds) = std::accumulate(times.begin(), times.end(), 0.0) / static_cast<double>(times.size());
-        ++row;
-    }
-    Eigen::ColPivHouseholderQR<Eigen::MatrixXd> qr(sets);
-    qr.setThreshold(1e-7);
-    return qr.rank() == input.builds + 1;
-}
-
 std::vector<int> availableAt(const FitInput& input, Eigen::Index point) {
     std::vector<int> rows;
     for (int i = 0; i < pullCount(input); ++i)
@@ -300,6 +279,25 @@ double allowanceShare(DriftAllowance allowance) {
         break;
     }
     return 0.5;
+}
+
+bool driftIdentified(const FitInput& input) {
+    std::map<int, std::vector<double>> timesOfSet;
+    std::map<int, int> buildOfSet;
+    for (const FitPull& pull : input.pulls) {
+        timesOfSet[pull.set].push_back(pull.time_h);
+        buildOfSet[pull.set] = pull.build;
+    }
+    Eigen::MatrixXd sets = Eigen::MatrixXd::Zero(static_cast<Eigen::Index>(timesOfSet.size()), input.builds + 1);
+    Eigen::Index row = 0;
+    for (const auto& [set, times] : timesOfSet) {
+        sets(row, buildOfSet[set]) = 1.0;
+        sets(row, input.builds) = std::accumulate(times.begin(), times.end(), 0.0) / static_cast<double>(times.size());
+        ++row;
+    }
+    Eigen::ColPivHouseholderQR<Eigen::MatrixXd> qr(sets);
+    qr.setThreshold(1e-7);
+    return qr.rank() == input.builds + 1;
 }
 
 Design makeDesign(const FitInput& input, std::vector<int> rows, bool withTime, double meanTime_h) {

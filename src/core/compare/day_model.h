@@ -84,6 +84,9 @@ struct DayModel {
     Drift drift;
 };
 
+/// Some build is run again later, so that drift can be told from the parts. Needs no curves.
+bool driftIdentified(const FitInput& input);
+
 /// Least squares of `rows` of the input. With `withTime` a common straight drift is part of the fit.
 Design makeDesign(const FitInput& input, std::vector<int> rows, bool withTime, double meanTime_h);
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/day/plan.h"
 #include "core/pull/channel_table.h"
 #include "core/weather/standards.h"
 
@@ -27,6 +28,8 @@ struct Cell {
     SweepDirection sweep = SweepDirection::Up;
     std::optional<double> rollerInertia_kgm2;
     std::optional<double> rollerRadius_m;
+    std::optional<double> rollerLimit_kmh;
+    std::optional<double> altitude_m; ///< tells a sea-level pressure from the station's own
     std::string unknownKeys;
     bool operator==(const Cell&) const = default;
 };
@@ -41,24 +44,41 @@ struct EngineCard {
     std::optional<double> mechanicalEfficiency;
     std::optional<double> fuel_mg_per_litre_cycle;
     std::optional<double> boostPressureRatio;
+    std::optional<double> redLine_rpm;
+    std::optional<double> limiter_rpm;
     std::string unknownKeys;
     bool operator==(const EngineCard&) const = default;
 };
 
 struct Vehicle {
-    std::optional<double> mass_kg;
-    std::optional<double> tyreRadius_m;
-    std::optional<double> finalDrive;
-    std::vector<double> gears;
-    std::optional<double> speedLimit_kmh;
-    std::string unknownKeys;
+    std::optional<double> mass_kg{};
+    std::optional<double> tyreRadius_m{};
+    std::optional<double> finalDrive{};
+    std::vector<double> gears{};
+    std::optional<double> speedLimit_kmh{};
+    std::optional<double> tyreLimit_kmh{};
+    std::string unknownKeys{};
     bool operator==(const Vehicle&) const = default;
+};
+
+enum class FuelKind { Petrol, Diesel, Alcohol, Gas, Other };
+
+struct Fuel {
+    FuelKind kind = FuelKind::Petrol;
+    std::string name;
+    std::optional<double> octane;
+    std::string batch;
+    std::string unknownKeys;
+    bool operator==(const Fuel&) const = default;
 };
 
 struct Article {
     std::string name;
     EngineCard engine;
     Vehicle vehicle;
+    Fuel fuel;
+    bool nitrous = false;
+    std::optional<double> statedPower_kw;
     std::string unknownKeys;
     bool operator==(const Article&) const = default;
 };
@@ -66,15 +86,16 @@ struct Article {
 using NamedValues = std::vector<std::pair<std::string, std::string>>; ///< in the order they were written
 
 struct Build {
-    std::string id;
-    std::string name;
-    NamedValues parts;
-    NamedValues settings;
-    std::optional<double> cost;
-    std::string currency;
-    std::optional<double> mass_kg;
-    std::string note;
-    std::string unknownKeys;
+    std::string id{};
+    std::string name{};
+    NamedValues parts{};
+    NamedValues settings{};
+    std::optional<double> cost{};
+    std::string currency{};
+    std::optional<double> mass_kg{};
+    std::string note{};
+    std::string unknownKeys{};
+    std::vector<std::string> attachments{}; ///< files of the day folder ("attachments/port.jpg")
     bool operator==(const Build&) const = default;
 };
 
@@ -124,6 +145,9 @@ struct TestDay {
     std::vector<Build> builds;
     std::vector<ControlWindow> controlWindows;
     std::vector<Pull> pulls;
+    Plan plan;
+    std::vector<CautionTick> cautions;
+    std::vector<BuildChange> changes;
     std::string unknownKeys;
     bool operator==(const TestDay&) const = default;
 };

@@ -1,0 +1,354 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "cell/cell_worker.h"
+
+#include "core/errors/data_error.h"
+#include "formats/day_store.h"
+#include "formats/nmea.h"
+
+#include <cmath>
+#include <QDateTime>
+#include <QThread>
+#include <limits>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr int kTell_ms = 33;  ///< 30 snapshots a second
+constexpr int kFlush_ms = 50; ///< rows reach the disk within 100 ms
+constexpr double kStale_s = 0.5;
+constexpr double kSilent_s = 1.5; ///< a pull ends when the stream was silent for so long
+constexpr double kFreshWeather_s = 120.0;
+constexpr double kThin_rpm = 8.0; ///< points of the live trace lie at least so far apart
+constexpr qsizetype kLongestSentence = 1024;
+
+double secondsSince(const std::optional<std::chrono::steady_clock::time_point>& at) {
+    if (!at)
+        return 1e9;
+    return std::chrono::duration<double>(std::chrono::steady_clock::now() - *at).count();
+}
+
+} // namespace
+
+CellWorker::CellWorker()
+    : m_recorder({
+          .started = [this](double time_s) { beginPull(time_s); },
+          .row = [this](std::span<const double> values) { m_journal.row(values); },
+          .ended = [this](Recording recording) { endPull(std::move(recording)); },
+          .dropped =
+              [this] {
+                  m_flush.stop();
+                  m_journal.remove();
+                  Q_EMIT pullDropped();
+              },
+      }),
+      m_countedFrom(Clock::now()) {
+    m_tell.setParent(this);
+    m_flush.setParent(this);
+    m_flush.setTimerType(Qt::PreciseTimer);
+    connect(&m_flush, &QTimer::timeout, this, [this] { m_journal.flush(); });
+    connect(&m_tell, &QTimer::timeout, this, &CellWorker::tell);
+}
+
+CellWorker::~CellWorker() = default; // a pull that runs stays in its journal
+
+void CellWorker::setLinks(const std::vector<LinkAddress>& addresses) {
+    m_recorder.linkLost();
+    m_links.clear();
+    m_watch.reset();
+    m_columns.clear();
+    m_lastFrameAt.reset();
+    m_slow.clear();
+    for (const LinkAddress& address : addresses) {
+        m_links.push_back(std::make_unique<OpenLink>());
+        OpenLink& link = *m_links.back();
+        link.status.address = address;
+        if (address.kind == LinkKind::ModbusTcp)
+            openModbus(link);
+        else if (address.isNmea())
+            openNmea(link);
+        else
+            openTelemetry(link);
+    }
+    m_tell.start(kTell_ms);
+    tell();
+}
+
+void CellWorker::openTelemetry(OpenLink& link) {
+    link.telemetry = std::make_unique<TelemetryParser>(TelemetrySink{
+        .header = [this](const std::vector<Column>& columns) { takeHeader(columns); },
+        .frame =
+            [this, &link](double time_s, std::span<const double> values) {
+                heard(link);
+                takeFrame(time_s, values);
+            },
+        .comment = [this](const std::string& text) { takeComment(text); },
+        .problem = [this, &link](const std::string& why) { refused(link, QString::fromStdString(why)); },
+    });
+    link.bytes = std::make_unique<ByteLink>(link.status.address);
+    connect(link.bytes.get(), &ByteLink::received, this, [&link](const QByteArray& bytes) {
+        link.telemetry->feed({bytes.constData(), static_cast<size_t>(bytes.size())});
+    });
+    connect(link.bytes.get(), &ByteLink::stateChanged, this, [this, &link](LinkState state, const QString& words) {
+        if (state == LinkState::Lost) {
+            m_recorder.linkLost();
+            link.telemetry->restart();
+        }
+        stateOf(link, state, words);
+    });
+    link.bytes->open();
+}
+
+void CellWorker::openNmea(OpenLink& link) {
+    link.bytes = std::make_unique<ByteLink>(link.status.address);
+    connect(link.bytes.get(), &ByteLink::received, this, [this, &link](const QByteArray& bytes) {
+        link.halfLine += bytes;
+        for (qsizetype end = link.halfLine.indexOf('\n'); end >= 0; end = link.halfLine.indexOf('\n')) {
+            const QByteArray line = link.halfLine.left(end).trimmed();
+            link.halfLine.remove(0, end + 1);
+            if (line.isEmpty())
+                continue;
+            const NmeaAnswer answer = parseNmea({line.constData(), static_cast<size_t>(line.size())});
+            if (answer.kind == NmeaKind::BadChecksum)
+                refused(link, tr("a sentence has a wrong checksum"));
+            else if (answer.kind == NmeaKind::NotASentence)
+                refused(link, tr("this is not an NMEA sentence"));
+            else
+                heard(link);
+            if (answer.kind == NmeaKind::Weather)
+                takeWeather(answer.reading, link.status.address.words());
+        }
+        if (link.halfLine.size() > kLongestSentence)
+            link.halfLine.clear();
+    });
+    connect(link.bytes.get(), &ByteLink::stateChanged, this, [this, &link](LinkState state, const QString& words) {
+        link.halfLine.clear();
+        stateOf(link, state, words);
+    });
+    link.bytes->open();
+}
+
+void CellWorker::openModbus(OpenLink& link) {
+    RegisterMap map = simcellRegisters();
+    try {
+        if (const QString file = link.status.address.registerFile; !file.isEmpty())
+            map = readRegisterMap(readFileText(file.toStdString()), file.toStdString());
+    } catch (const DataError& error) {
+        stateOf(link, LinkState::Lost, QString::fromUtf8(error.what()));
+        return;
+    }
+    link.modbus = std::make_unique<ModbusLink>(link.status.address, std::move(map));
+    connect(link.modbus.get(), &ModbusLink::readings, this,
+            [this, &link](const ModbusLink::Readings& readings) { takeRegisters(link, readings); });
+    connect(link.modbus.get(), &ModbusLink::stateChanged, this,
+            [this, &link](LinkState state, const QString& words) { stateOf(link, state, words); });
+    link.modbus->open();
+}
+
+void CellWorker::stateOf(OpenLink& link, LinkState state, const QString& words) {
+    link.status.state = state;
+    link.status.words = words;
+}
+
+void CellWorker::heard(OpenLink& link) {
+    ++link.status.heard;
+    link.lastHeard = Clock::now();
+}
+
+void CellWorker::refused(OpenLink& link, const QString& why) {
+    ++link.status.bad;
+    link.status.lastBad = why;
+}
+
+void CellWorker::takeHeader(const std::vector<Column>& columns) {
+    m_columns = columns;
+    m_lastFrame.assign(columns.size(), std::numeric_limits<double>::quiet_NaN());
+    std::vector<std::string> names;
+    m_speedColumn = m_torqueColumn = m_powerColumn = -1;
+    for (size_t i = 0; i < columns.size(); ++i) {
+        names.push_back(columns[i].name);
+        if (columns[i].name == "engine_speed")
+            m_speedColumn = static_cast<int>(i);
+        else if (columns[i].name == "torque")
+            m_torqueColumn = static_cast<int>(i);
+        else if (columns[i].name == "power")
+            m_powerColumn = static_cast<int>(i);
+    }
+    m_watch = std::make_unique<ChannelWatch>(std::move(names));
+    m_recorder.setColumns(columns);
+}
+
+void CellWorker::takeFrame(double time_s, std::span<const double> values) {
+    m_lastFrameAt = Clock::now();
+    m_lastTime_s = time_s;
+    ++m_framesCounted;
+    std::copy(values.begin(), values.end(), m_lastFrame.begin());
+    m_watch->take(time_s, values);
+    m_recorder.take(time_s, values);
+    if (m_recorder.state() != RecorderState::Running || m_speedColumn < 0)
+        return;
+    const double speed = values[static_cast<size_t>(m_speedColumn)];
+    double torque = std::numeric_limits<double>::quiet_NaN();
+    if (m_torqueColumn >= 0)
+        torque = values[static_cast<size_t>(m_torqueColumn)];
+    else if (m_powerColumn >= 0)
+        torque = values[static_cast<size_t>(m_powerColumn)] * 1000.0 / angularSpeed(speed);
+    if (m_traceSpeed.empty() || std::abs(speed - m_traceSpeed.back()) >= kThin_rpm) {
+        m_traceSpeed.push_back(speed);
+        m_traceTorque.push_back(torque);
+    }
+}
+
+/// "clock 2026-05-16T09:12:00+01:00 12.345": the cell's own clock at a stream time; "event build B".
+void CellWorker::takeComment(const std::string& text) {
+    const QStringList words = QString::fromStdString(text).split(u' ', Qt::SkipEmptyParts);
+    if (words.size() >= 2 && words[0] == u"clock"_s) {
+        if (const auto seconds = secondsOf(words[1].toStdString())) {
+            m_clockAt_s = *seconds;
+            m_clockStream_s = words.size() > 2 ? words[2].toDouble() : m_lastTime_s;
+            m_clockOffset = words[1].mid(19).toStdString();
+        }
+    } else if (words.size() >= 3 && words[0] == u"event"_s && words[1] == u"build"_s) {
+        m_cellBuild = words[2].toStdString();
+    }
+    if (m_journal.isOpen())
+        m_journal.note(text);
+}
+
+void CellWorker::takeWeather(const WeatherReading& reading, const QString& from) {
+    m_weather.merge(reading);
+    m_weatherAt = Clock::now();
+    m_weatherFrom = from;
+}
+
+void CellWorker::takeRegisters(OpenLink& link, const ModbusLink::Readings& readings) {
+    heard(link);
+    WeatherReading weather;
+    for (const auto& [entry, value] : readings) {
+        if (entry.channel == "weather_temperature")
+            weather.temperature_c = value;
+        else if (entry.channel == "weather_pressure")
+            weather.pressure_kpa = value;
+        else if (entry.channel == "weather_humidity")
+            weather.humidity_pct = value;
+        else
+            m_slow[entry.channel] = {entry.unit, value, Clock::now()};
+    }
+    if (!weather.empty())
+        takeWeather(weather, link.status.address.words());
+}
+
+void CellWorker::arm(const PullRequest& request) {
+    m_request = request;
+    m_recorder.setSweep(request.sweep);
+    m_recorder.arm();
+    tell();
+}
+
+void CellWorker::disarm() {
+    m_recorder.disarm();
+    tell();
+}
+
+void CellWorker::startByHand() {
+    m_recorder.startByHand();
+    tell();
+}
+
+void CellWorker::endByHand() {
+    m_recorder.endByHand();
+    tell();
+}
+
+std::string CellWorker::startedText(double streamTime_s) const {
+    if (m_clockAt_s > 0.0) {
+        const double now = m_clockAt_s + streamTime_s - m_clockStream_s;
+        const QDateTime time = QDateTime::fromSecsSinceEpoch(std::llround(now), Qt::UTC);
+        const int offset = m_clockOffset.size() == 6 ? (m_clockOffset[0] == '-' ? -1 : 1) *
+                                                           (60 * std::stoi(m_clockOffset.substr(1, 2)) +
+                                                            std::stoi(m_clockOffset.substr(4, 2)))
+                                                     : 0;
+        return time.toOffsetFromUtc(60 * offset).toString(Qt::ISODate).toStdString();
+    }
+    const QDateTime now = QDateTime::currentDateTime();
+    return now.toOffsetFromUtc(now.offsetFromUtc()).toString(Qt::ISODate).toStdString();
+}
+
+void CellWorker::beginPull(double startTime_s) {
+    m_pull = m_request.pull;
+    m_pull.started = startedText(startTime_s);
+    if (m_request.stationWeather && secondsSince(m_weatherAt) < kFreshWeather_s)
+        if (const auto air = m_weather.atmosphere())
+            m_pull.weather = air;
+    m_traceSpeed.clear();
+    m_traceTorque.clear();
+    m_journal.begin(m_request.dayPath, m_pull, m_columns); // a refusal shows in the snapshot; rows live on in memory
+    m_flush.start(kFlush_ms);
+    Q_EMIT pullStarted();
+}
+
+void CellWorker::endPull(Recording recording) {
+    m_flush.stop();
+    m_journal.flush();
+    RecordedPull out;
+    out.pull = m_pull;
+    if (recording.end == PullEnd::LinkLost)
+        out.pull.note = "connection lost during the pull";
+    out.pull.raw = std::make_shared<const ChannelTable>(std::move(recording.table));
+    out.end = recording.end;
+    out.journalProblem = m_journal.problem();
+    out.journal = m_journal.path();
+    m_journal.finish();
+    tell();
+    Q_EMIT pullRecorded(out);
+}
+
+/// A stream that says nothing although its link stands is as good as lost.
+void CellWorker::watchSilence() {
+    const bool recording = m_recorder.state() == RecorderState::Running || m_recorder.state() == RecorderState::Ending;
+    if (recording && secondsSince(m_lastFrameAt) > kSilent_s)
+        m_recorder.linkLost();
+    const double counted_s = std::chrono::duration<double>(Clock::now() - m_countedFrom).count();
+    if (counted_s < 1.0)
+        return;
+    m_framesPerSecond = static_cast<double>(m_framesCounted) / counted_s;
+    m_framesCounted = 0;
+    m_countedFrom = Clock::now();
+}
+
+void CellWorker::tell() {
+    watchSilence();
+    auto out = std::make_shared<LiveSnapshot>();
+    for (const auto& link : m_links) {
+        out->links.push_back(link->status);
+        out->links.back().silent_s = secondsSince(link->lastHeard);
+    }
+    const double age = secondsSince(m_lastFrameAt);
+    for (size_t i = 0; i < m_columns.size() && m_watch; ++i)
+        out->values.push_back({m_columns[i].name, m_columns[i].unit, m_lastFrame[i], m_watch->state(i), age});
+    for (const auto& [channel, latest] : m_slow)
+        if (!out->find(channel))
+            out->values.push_back({channel, latest.unit, latest.value, ChannelState::Good, secondsSince(latest.at)});
+    out->weather = m_weather;
+    out->weatherAge_s = secondsSince(m_weatherAt);
+    out->weatherFrom = m_weatherFrom;
+    out->recorder = m_recorder.state();
+    if (out->recorder == RecorderState::Running || out->recorder == RecorderState::Ending) {
+        out->traceSpeed_rpm = m_traceSpeed;
+        out->traceTorque_nm = m_traceTorque;
+        out->pullSeconds = m_lastTime_s - m_recorder.startedAt_s();
+    }
+    out->journalProblem = m_journal.problem();
+    out->stale = age > kStale_s;
+    out->framesPerSecond = m_framesPerSecond;
+    if (m_clockAt_s > 0.0) {
+        out->cellClock_s = m_clockAt_s + m_lastTime_s - m_clockStream_s;
+        out->cellOffset = m_clockOffset;
+    }
+    out->cellBuild = m_cellBuild;
+    Q_EMIT snapshot(out);
+}
+
+} // namespace hillrun

@@ -1,0 +1,96 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "cell/live_state.h"
+#include "cell/modbus_link.h"
+#include "formats/pull_journal.h"
+#include "formats/telemetry.h"
+
+#include <chrono>
+#include <map>
+#include <memory>
+
+namespace hillrun {
+
+/// Lives in its own thread: owns the links, checks what they say, records pulls and writes the journal. Everything it
+/// knows goes out as snapshots.
+class CellWorker : public QObject {
+    Q_OBJECT
+public:
+    CellWorker();
+    ~CellWorker() override;
+
+    void setLinks(const std::vector<LinkAddress>& addresses);
+    void arm(const PullRequest& request);
+    void disarm();
+    void startByHand();
+    void endByHand();
+
+Q_SIGNALS:
+    void snapshot(const hillrun::LiveSnapshotPtr& snapshot);
+    void pullStarted();
+    void pullDropped();
+    void pullRecorded(const hillrun::RecordedPull& pull);
+
+private:
+    using Clock = std::chrono::steady_clock;
+    /// One open link with what it said.
+    struct OpenLink {
+        LinkStatus status;
+        std::unique_ptr<ByteLink> bytes;
+        std::unique_ptr<ModbusLink> modbus;
+        std::unique_ptr<TelemetryParser> telemetry;
+        QByteArray halfLine;
+        std::optional<Clock::time_point> lastHeard;
+    };
+    struct Latest {
+        std::string unit;
+        double value = 0.0;
+        Clock::time_point at;
+    };
+
+    void openTelemetry(OpenLink& link);
+    void openNmea(OpenLink& link);
+    void openModbus(OpenLink& link);
+    void stateOf(OpenLink& link, LinkState state, const QString& words);
+    void heard(OpenLink& link);
+    void refused(OpenLink& link, const QString& why);
+    void takeHeader(const std::vector<Column>& columns);
+    void takeFrame(double time_s, std::span<const double> values);
+    void takeComment(const std::string& text);
+    void takeWeather(const WeatherReading& reading, const QString& from);
+    void takeRegisters(OpenLink& link, const ModbusLink::Readings& readings);
+    void beginPull(double startTime_s);
+    void endPull(Recording recording);
+    void watchSilence();
+    void tell();
+    [[nodiscard]] std::string startedText(double streamTime_s) const;
+
+    std::vector<std::unique_ptr<OpenLink>> m_links;
+    PullRecorder m_recorder;
+    PullJournal m_journal;
+    PullRequest m_request;
+    Pull m_pull; ///< being made
+    std::unique_ptr<ChannelWatch> m_watch;
+    std::vector<Column> m_columns;
+    std::vector<double> m_lastFrame;
+    int m_speedColumn = -1, m_torqueColumn = -1, m_powerColumn = -1;
+    double m_lastTime_s = 0.0;
+    std::optional<Clock::time_point> m_lastFrameAt;
+    std::map<std::string, Latest> m_slow; ///< from registers
+    WeatherReading m_weather;
+    std::optional<Clock::time_point> m_weatherAt;
+    QString m_weatherFrom;
+    std::vector<double> m_traceSpeed, m_traceTorque;
+    double m_clockAt_s = 0.0, m_clockStream_s = 0.0; ///< cell clock and the stream time it belongs to
+    std::string m_clockOffset;
+    std::string m_cellBuild;
+    long m_framesCounted = 0;
+    Clock::time_point m_countedFrom;
+    double m_framesPerSecond = 0.0;
+    QTimer m_tell;
+    QTimer m_flush;
+};
+
+} // namespace hillrun

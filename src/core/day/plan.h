@@ -1,0 +1,55 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+// What was decided before the pulls, and what was done between them. Part of a TestDay.
+
+namespace hillrun {
+
+/// How each pull is to be made.
+struct PullProtocol {
+    std::optional<double> start_rpm;
+    std::optional<double> end_rpm;
+    std::optional<double> rate_rpm_per_s;
+    std::optional<int> gear; ///< from 1
+    std::string unknownKeys;
+    bool operator==(const PullProtocol&) const = default;
+};
+
+struct Plan {
+    std::string design; ///< "a-b-a" ...; empty when the order was made by hand
+    int pullsPerSet = 3;
+    std::vector<std::string> order;          ///< build of each planned pull
+    std::optional<double> matters_pct;       ///< smallest difference that matters
+    std::optional<double> repeatability_pct; ///< of one pull, expected
+    std::optional<double> coolDown_min;      ///< from the end of a pull to the next
+    std::optional<double> change_min;        ///< to fit the next build
+    PullProtocol protocol;
+    std::string unknownKeys;
+    bool operator==(const Plan&) const = default;
+};
+
+/// A caution that somebody ticked.
+struct CautionTick {
+    std::string id;
+    std::string who;
+    std::string when; ///< ISO 8601
+    std::string unknownKeys;
+    bool operator==(const CautionTick&) const = default;
+};
+
+/// A change of builds as it was really done.
+struct BuildChange {
+    std::string when; ///< ISO 8601
+    std::string from;
+    std::string to;
+    std::string note; ///< what was done, and what else was touched
+    std::string unknownKeys;
+    bool operator==(const BuildChange&) const = default;
+};
+
+} // namespace hillrun

@@ -1,0 +1,177 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/plan/design.h"
+
+#include "core/plan/pulls_needed.h"
+
+#include <algorithm>
+#include <array>
+#include <cassert>
+#include <fmt/format.h>
+
+namespace hillrun {
+namespace {
+
+constexpr std::array kDesigns{
+    DesignInfo{DesignKind::AB, "a-b", "A-B", "base, then each build", 2, 8},
+    DesignInfo{DesignKind::ABA, "a-b-a", "A-B-A", "back to the base after each build", 2, 8},
+    DesignInfo{DesignKind::ABBA, "a-b-b-a", "A-B-B-A", "out and back: every build twice", 2, 8},
+    DesignInfo{DesignKind::Ladder, "ladder", "Ladder", "each step on top of the last, then the base again", 3, 8},
+    DesignInfo{DesignKind::TwoByTwo, "2x2", "2 \xC3\x97 2", "neither part, one, the other, both, then the base again",
+               4, 4},
+    DesignInfo{DesignKind::Sweep, "sweep", "Sweep", "one setting in steps, then the base again", 3, 8},
+};
+
+constexpr double kCoolDown_min = 4.0;
+constexpr double kChange_min = 20.0;
+constexpr double kPull_min = 0.5;
+
+/// The sets of a design as numbers of builds.
+std::vector<size_t> setsOf(DesignKind kind, size_t builds) {
+    std::vector<size_t> out{0};
+    switch (kind) {
+    case DesignKind::AB:
+        for (size_t i = 1; i < builds; ++i)
+            out.push_back(i);
+        break;
+    case DesignKind::ABA:
+        for (size_t i = 1; i < builds; ++i)
+            out.insert(out.end(), {i, 0});
+        break;
+    case DesignKind::ABBA:
+        for (size_t i = 1; i < builds; ++i)
+            out.push_back(i);
+        for (size_t i = builds; i-- > 0;)
+            out.push_back(i);
+        break;
+    case DesignKind::Ladder:
+    case DesignKind::TwoByTwo:
+    case DesignKind::Sweep:
+        for (size_t i = 1; i < builds; ++i)
+            out.push_back(i);
+        out.push_back(0);
+        break;
+    }
+    return out;
+}
+
+std::string plain(std::string text) {
+    std::erase_if(text, [](char c) { return c == '-' || c == ' '; });
+    std::transform(text.begin(), text.end(), text.begin(),
+                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return text;
+}
+
+void addSetWords(std::vector<std::string>& out, const std::vector<PlannedSet>& sets) {
+    std::vector<std::string> once;
+    std::vector<std::string> twice;
+    for (const PlannedSet& set : sets) {
+        auto& list = set.pulls == 1 ? once : twice;
+        if (set.pulls <= 2 && std::find(list.begin(), list.end(), set.build) == list.end())
+            list.push_back(set.build);
+    }
+    if (!once.empty())
+        out.push_back(fmt::format("One pull in a set of {}: a bad pull cannot be seen at all. Take three.",
+                                  fmt::join(once, ", ")));
+    if (!twice.empty())
+        out.push_back(fmt::format("Two pulls in a set of {}: when they disagree nobody can say which is wrong. "
+                                  "Take three.",
+                                  fmt::join(twice, ", ")));
+}
+
+void addChangeWords(std::vector<std::string>& out, const TestDay& day, const std::vector<std::string>& order) {
+    if (day.builds.empty())
+        return;
+    for (const Build& build : day.builds) {
+        if (build.id == day.builds.front().id || std::find(order.begin(), order.end(), build.id) == order.end())
+            continue;
+        size_t fewest = changesBetween(day.builds.front(), build).size();
+        std::string nearest = day.builds.front().id;
+        for (const Build& other : day.builds) {
+            const size_t changes = changesBetween(other, build).size();
+            if (&other == &build || changes == 0 || changes >= fewest)
+                continue;
+            fewest = changes;
+            nearest = other.id;
+        }
+        if (fewest == 0)
+            out.push_back(fmt::format("Nothing is noted that differs between {} and {}. Note what changes.",
+                                      day.builds.front().id, build.id));
+        if (fewest > 1)
+            out.push_back(
+                fmt::format("{} differs from {} in {} things at once: their effect can only be told together.",
+                            build.id, nearest, fewest));
+    }
+}
+
+} // namespace
+
+std::span<const DesignInfo> designs() { return kDesigns; }
+
+const DesignInfo* designNamed(const std::string& name) {
+    const std::string wanted = plain(name);
+    for (const DesignInfo& info : kDesigns)
+        if (plain(info.name) == wanted)
+            return &info;
+    return nullptr;
+}
+
+std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>& builds, int pullsPerSet) {
+    const DesignInfo& info = kDesigns[static_cast<size_t>(kind)];
+    assert(builds.size() >= info.fewestBuilds && pullsPerSet >= 1);
+    std::vector<std::string> out;
+    for (const size_t build : setsOf(kind, std::min(builds.size(), info.mostBuilds)))
+        out.insert(out.end(), static_cast<size_t>(pullsPerSet), builds[build]);
+    return out;
+}
+
+std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order) {
+    std::vector<PlannedSet> out;
+    for (size_t i = 0; i < order.size(); ++i) {
+        if (out.empty() || out.back().build != order[i])
+            out.push_back({order[i], i, 0});
+        ++out.back().pulls;
+    }
+    return out;
+}
+
+std::vector<std::string> planWeaknesses(const TestDay& day, const std::vector<std::string>& order) {
+    std::vector<std::string> out;
+    if (order.empty() || day.builds.empty())
+        return out;
+    const std::string& base = day.builds.front().id;
+    const auto sets = plannedSets(order);
+    if (std::find(order.begin(), order.end(), base) == order.end())
+        out.push_back(fmt::format("The base {} is not run: there is nothing to compare with.", base));
+    else if (sets.size() > 1 && !driftIdentified(planInput(order)))
+        out.push_back("No return to base: drift cannot be told from the part.");
+    else if (sets.size() > 1 && sets.back().build != base)
+        out.push_back(fmt::format("The day does not end on the base: drift after the last {} stays unseen.", base));
+    if (order.front() != base && std::find(order.begin(), order.end(), base) != order.end())
+        out.push_back(fmt::format("The day does not begin with the base {}.", base));
+    addSetWords(out, sets);
+    addChangeWords(out, day, order);
+    return out;
+}
+
+std::string changesText(const TestDay& day, const Build& build) {
+    if (day.builds.empty() || day.builds.front().id == build.id)
+        return "base";
+    const size_t changes = changesBetween(day.builds.front(), build).size();
+    if (changes == 0)
+        return "no change noted";
+    return changes == 1 ? "1 change" : fmt::format("{} changes together", changes);
+}
+
+double planMinutes(const Plan& plan, const std::vector<std::string>& order) {
+    const auto sets = plannedSets(order);
+    if (sets.empty())
+        return 0.0;
+    const auto pulls = static_cast<double>(order.size());
+    const auto changes = static_cast<double>(sets.size() - 1);
+    const double waits = pulls - 1.0 - changes; // while a build is changed the engine cools anyway
+    return pulls * kPull_min + waits * plan.coolDown_min.value_or(kCoolDown_min) +
+           changes * plan.change_min.value_or(kChange_min);
+}
+
+} // namespace hillrun

@@ -1,0 +1,57 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/day/test_day.h"
+
+#include <span>
+#include <string>
+#include <vector>
+
+namespace hillrun {
+
+/// The usual ways to order the pulls of a day (common practice).
+enum class DesignKind {
+    AB,       ///< base, then each build
+    ABA,      ///< back to the base after each build
+    ABBA,     ///< out and back through all builds
+    Ladder,   ///< each step on top of the last, then the base again
+    TwoByTwo, ///< neither, one, the other, both, then the base again
+    Sweep,    ///< one setting in steps, then the base again
+};
+struct DesignInfo {
+    DesignKind kind;
+    const char* name;  ///< "a-b-a", as in a day.json
+    const char* title; ///< "A-B-A"
+    const char* about;
+    size_t fewestBuilds;
+    size_t mostBuilds;
+};
+std::span<const DesignInfo> designs();
+/// By its name in any case, with or without dashes ("ABA", "a-b-a", "2x2"); nullptr when there is none.
+const DesignInfo* designNamed(const std::string& name);
+
+/// The build of each planned pull, in order. `builds` in build order, the base first; those a design has no use for
+/// are left out. Needs at least as many builds as the design.
+std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>& builds, int pullsPerSet);
+
+/// An unbroken run of planned pulls with one build fitted.
+struct PlannedSet {
+    std::string build;
+    size_t first = 0; ///< into the order
+    size_t pulls = 0;
+    bool operator==(const PlannedSet&) const = default;
+};
+std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order);
+
+/// What is weak in this order of pulls, in plain sentences, the gravest first; empty when nothing is.
+std::vector<std::string> planWeaknesses(const TestDay& day, const std::vector<std::string>& order);
+
+/// "1 change", "3 changes together", "no change noted"; "base" for the first build.
+std::string changesText(const TestDay& day, const Build& build);
+
+/// How long the pulls take, minutes; what the plan does not say counts as 4 minutes to cool down and 20 to change a
+/// build (common practice).
+double planMinutes(const Plan& plan, const std::vector<std::string>& order);
+
+} // namespace hillrun

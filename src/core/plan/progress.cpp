@@ -1,0 +1,90 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/plan/progress.h"
+
+#include "core/plan/design.h"
+
+#include <fmt/format.h>
+
+namespace hillrun {
+namespace {
+
+/// Marks the planned pulls that pulls in use stand for and returns the first pull of the set being worked on. The sets
+/// are gone through forwards: one that was left is not gone back to.
+size_t matchPulls(PlanProgress& out, const TestDay& day, const std::vector<PlannedSet>& sets) {
+    size_t at = 0;
+    for (const size_t i : dayClock(day).order) {
+        const Pull& pull = day.pulls[i];
+        size_t found = at;
+        while (found < sets.size() && sets[found].build != pull.build)
+            ++found;
+        if (found == sets.size())
+            continue; // not planned any more
+        at = found;
+        for (size_t k = sets[at].first; pull.use && k < sets[at].first + sets[at].pulls; ++k) {
+            if (out.done[k])
+                continue;
+            out.done[k] = 1;
+            break;
+        }
+    }
+    return at < sets.size() ? sets[at].first : 0;
+}
+
+std::string fittedBuild(const TestDay& day) {
+    std::string fitted;
+    double at = -1e300;
+    if (!day.pulls.empty()) {
+        const Pull& last = day.pulls[dayClock(day).order.back()];
+        fitted = last.build;
+        at = secondsOf(last.started).value_or(at);
+    }
+    for (const BuildChange& change : day.changes)
+        if (const double when = secondsOf(change.when).value_or(at); when >= at) {
+            at = when;
+            fitted = change.to;
+        }
+    return fitted;
+}
+
+} // namespace
+
+PlanProgress planProgress(const TestDay& day) {
+    PlanProgress out;
+    const auto& order = day.plan.order;
+    out.done.assign(order.size(), 0);
+    out.fitted = fittedBuild(day);
+    const auto sets = plannedSets(order);
+    const size_t begin = matchPulls(out, day, sets);
+    for (size_t i = 0; i < order.size(); ++i) {
+        if (out.done[i])
+            continue;
+        if (i < begin)
+            ++out.skipped;
+        else if (!out.next)
+            out.next = i;
+    }
+    if (!out.next)
+        return out;
+    out.build = order[*out.next];
+    for (const PlannedSet& set : sets) {
+        if (*out.next < set.first || *out.next >= set.first + set.pulls)
+            continue;
+        out.pullsInSet = set.pulls;
+        out.numberInSet = 1;
+        for (size_t i = set.first; i < set.first + set.pulls; ++i)
+            out.numberInSet += out.done[i] ? 1 : 0;
+    }
+    out.needsChange = !out.fitted.empty() && out.fitted != out.build;
+    return out;
+}
+
+std::string nextStepText(const PlanProgress& progress) {
+    if (!progress.next)
+        return progress.done.empty() ? "No plan" : "The plan is done";
+    if (progress.needsChange)
+        return fmt::format("Fit build {}", progress.build);
+    return fmt::format("Pull {} of {} \xC2\xB7 build {}", progress.numberInSet, progress.pullsInSet, progress.build);
+}
+
+} // namespace hillrun

@@ -1,0 +1,41 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/day_model.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace hillrun {
+
+/// Planned pulls as the day's fit will see them, without curves; one time unit a pull.
+FitInput planInput(const std::vector<std::string>& order);
+
+/// What an order of pulls can tell about two builds, before anything is measured.
+struct PlannedContrast {
+    double variance = 0.0; ///< vc: variance of the difference in units of one pull's
+    int degreesOfFreedom = 0;
+    bool driftIdentified = false;
+};
+/// Nothing when the order does not hold both builds.
+std::optional<PlannedContrast> plannedContrast(const std::vector<std::string>& order, const std::string& from,
+                                               const std::string& to);
+
+/// Chance that the 95 % interval of a band's mean excludes zero when the builds differ by `effect` (0.02 = 2 %) and
+/// one pull repeats with the standard deviation `sd`. From the non-central t distribution (docs/method.md).
+double chanceToSee(const PlannedContrast& contrast, double effect, double sd);
+
+/// The smallest difference (0.02 = 2 %) that is seen with a chance of 80 %; nothing without degrees of freedom.
+std::optional<double> smallestSeen(const PlannedContrast& contrast, double sd);
+
+/// Upper 80 % limit of a standard deviation that was estimated with few degrees of freedom.
+double upperLimit80(double sd, int degreesOfFreedom);
+
+/// Pulls a set needed so that the chance is 80 % or more, at most 30; nothing when even these are too few.
+/// `setBuilds` is the build of each set ("A", "B", "A").
+std::optional<int> pullsPerSetNeeded(const std::vector<std::string>& setBuilds, const std::string& from,
+                                     const std::string& to, double effect, double sd);
+
+} // namespace hillrun

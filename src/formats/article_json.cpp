@@ -1,0 +1,140 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/article_json.h"
+
+#include "formats/json_writer.h"
+
+namespace hillrun {
+namespace {
+
+const std::vector<const char*> kAspirations{"natural", "turbocharged", "supercharged"};
+const std::vector<const char*> kIgnitions{"spark", "compression"};
+const std::vector<const char*> kFuels{"petrol", "diesel", "alcohol", "gas", "other"};
+
+EngineCard readEngine(ObjectReader in) {
+    EngineCard out;
+    out.strokes = in.integer("strokes");
+    out.displacement_cc = in.number("displacement_cc");
+    out.cylinders = in.integer("cylinders");
+    out.stroke_mm = in.number("stroke_mm");
+    out.aspiration = static_cast<Aspiration>(in.choice("aspiration", kAspirations));
+    out.ignition = static_cast<Ignition>(in.choice("ignition", kIgnitions));
+    out.mechanicalEfficiency = in.number("mechanical_efficiency");
+    out.fuel_mg_per_litre_cycle = in.number("fuel_mg_per_litre_cycle");
+    out.boostPressureRatio = in.number("boost_pressure_ratio");
+    out.redLine_rpm = in.number("red_line_rpm");
+    out.limiter_rpm = in.number("limiter_rpm");
+    if (out.mechanicalEfficiency && !(*out.mechanicalEfficiency > 0.0 && *out.mechanicalEfficiency <= 1.0))
+        throw DataError(Problem::BadValue, {std::to_string(*out.mechanicalEfficiency), "above 0, up to 1"},
+                        in.place("mechanical_efficiency"));
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Vehicle readVehicle(ObjectReader in) {
+    Vehicle out;
+    out.mass_kg = in.number("mass_kg");
+    out.tyreRadius_m = in.number("tyre_radius_m");
+    out.finalDrive = in.number("final_drive");
+    out.gears = in.numbers("gears");
+    out.speedLimit_kmh = in.number("speed_limit_kmh");
+    out.tyreLimit_kmh = in.number("tyre_limit_kmh");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Fuel readFuel(ObjectReader in) {
+    Fuel out;
+    out.kind = static_cast<FuelKind>(in.choice("kind", kFuels));
+    out.name = in.text("name");
+    out.octane = in.number("octane");
+    out.batch = in.text("batch");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json engineJson(const EngineCard& engine) {
+    Json e;
+    e["strokes"] = optionalJson(engine.strokes);
+    e["displacement_cc"] = optionalJson(engine.displacement_cc);
+    e["cylinders"] = optionalJson(engine.cylinders);
+    e["stroke_mm"] = optionalJson(engine.stroke_mm);
+    e["aspiration"] = kAspirations[static_cast<size_t>(engine.aspiration)];
+    e["ignition"] = kIgnitions[static_cast<size_t>(engine.ignition)];
+    e["mechanical_efficiency"] = optionalJson(engine.mechanicalEfficiency);
+    putKnown(e, "fuel_mg_per_litre_cycle", engine.fuel_mg_per_litre_cycle);
+    putKnown(e, "boost_pressure_ratio", engine.boostPressureRatio);
+    putKnown(e, "red_line_rpm", engine.redLine_rpm);
+    putKnown(e, "limiter_rpm", engine.limiter_rpm);
+    addUnknown(e, engine.unknownKeys);
+    return e;
+}
+
+Json vehicleJson(const Vehicle& vehicle) {
+    Json v;
+    v["mass_kg"] = optionalJson(vehicle.mass_kg);
+    v["tyre_radius_m"] = optionalJson(vehicle.tyreRadius_m);
+    v["final_drive"] = optionalJson(vehicle.finalDrive);
+    v["gears"] = vehicle.gears;
+    v["speed_limit_kmh"] = optionalJson(vehicle.speedLimit_kmh);
+    putKnown(v, "tyre_limit_kmh", vehicle.tyreLimit_kmh);
+    addUnknown(v, vehicle.unknownKeys);
+    return v;
+}
+
+Json fuelJson(const Fuel& fuel) {
+    Json out;
+    out["kind"] = kFuels[static_cast<size_t>(fuel.kind)];
+    putKnown(out, "name", fuel.name);
+    putKnown(out, "octane", fuel.octane);
+    putKnown(out, "batch", fuel.batch);
+    addUnknown(out, fuel.unknownKeys);
+    return out;
+}
+
+} // namespace
+
+Article readArticle(ObjectReader in) {
+    Article out;
+    out.name = in.text("name");
+    out.engine = readEngine(in.object("engine"));
+    out.vehicle = readVehicle(in.object("vehicle"));
+    out.fuel = readFuel(in.object("fuel"));
+    out.nitrous = in.flag("nitrous", false);
+    out.statedPower_kw = in.number("stated_power_kw");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json articleJson(const Article& article) {
+    Json out;
+    out["name"] = article.name;
+    out["engine"] = engineJson(article.engine);
+    out["vehicle"] = vehicleJson(article.vehicle);
+    if (article.fuel != Fuel{})
+        out["fuel"] = fuelJson(article.fuel);
+    if (article.nitrous)
+        out["nitrous"] = true;
+    putKnown(out, "stated_power_kw", article.statedPower_kw);
+    addUnknown(out, article.unknownKeys);
+    return out;
+}
+
+std::string articleCardText(const Article& article) {
+    Json out;
+    out["format"] = "hill-run-article";
+    out["version"] = 1;
+    out["article"] = articleJson(article);
+    return out.dump(2) + "\n";
+}
+
+Article articleCardFrom(std::string_view text, const std::string& file) {
+    ObjectReader in(parseJson(text, file), file);
+    if (in.text("format") != "hill-run-article")
+        throw DataError(Problem::BadValue, {in.text("format"), "expected \"hill-run-article\""}, in.place("format"));
+    if (const int version = in.integer("version").value_or(1); version > 1)
+        throw DataError(Problem::NewerVersion, {std::to_string(version), "1"}, in.place("version"));
+    return readArticle(in.object("article"));
+}
+
+} // namespace hillrun

@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/plan_json.h"
+
+#include "formats/json_writer.h"
+
+namespace hillrun {
+namespace {
+
+PullProtocol readProtocol(ObjectReader in) {
+    PullProtocol out;
+    out.start_rpm = in.number("start_rpm");
+    out.end_rpm = in.number("end_rpm");
+    out.rate_rpm_per_s = in.number("rate_rpm_per_s");
+    out.gear = in.integer("gear");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Plan readPlan(ObjectReader in) {
+    Plan out;
+    out.design = in.text("design");
+    out.pullsPerSet = in.integer("pulls_per_set").value_or(out.pullsPerSet);
+    if (out.pullsPerSet < 1)
+        throw DataError(Problem::BadValue, {std::to_string(out.pullsPerSet), "1 or more"}, in.place("pulls_per_set"));
+    out.order = in.texts("order");
+    out.matters_pct = in.number("matters_pct");
+    out.repeatability_pct = in.number("repeatability_pct");
+    out.coolDown_min = in.number("cool_down_min");
+    out.change_min = in.number("change_min");
+    out.protocol = readProtocol(in.object("protocol"));
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json protocolJson(const PullProtocol& protocol) {
+    Json out = Json::object();
+    putKnown(out, "start_rpm", protocol.start_rpm);
+    putKnown(out, "end_rpm", protocol.end_rpm);
+    putKnown(out, "rate_rpm_per_s", protocol.rate_rpm_per_s);
+    putKnown(out, "gear", protocol.gear);
+    addUnknown(out, protocol.unknownKeys);
+    return out;
+}
+
+Json planJson(const Plan& plan) {
+    Json out;
+    putKnown(out, "design", plan.design);
+    out["pulls_per_set"] = plan.pullsPerSet;
+    out["order"] = plan.order;
+    putKnown(out, "matters_pct", plan.matters_pct);
+    putKnown(out, "repeatability_pct", plan.repeatability_pct);
+    putKnown(out, "cool_down_min", plan.coolDown_min);
+    putKnown(out, "change_min", plan.change_min);
+    out["protocol"] = protocolJson(plan.protocol);
+    addUnknown(out, plan.unknownKeys);
+    return out;
+}
+
+void checkOrder(const TestDay& day, ObjectReader& in) {
+    for (const std::string& build : day.plan.order)
+        if (!findBuild(day, build))
+            throw DataError(Problem::UnknownBuild, {build}, in.place("plan.order"));
+}
+
+} // namespace
+
+void readPlanned(TestDay& day, ObjectReader& in) {
+    day.plan = readPlan(in.object("plan"));
+    checkOrder(day, in);
+    for (ObjectReader& tick : in.objects("cautions")) {
+        CautionTick out{tick.requiredText("id"), tick.text("who"), tick.text("when"), {}};
+        out.unknownKeys = tick.unknownKeys();
+        day.cautions.push_back(std::move(out));
+    }
+    for (ObjectReader& change : in.objects("changes")) {
+        BuildChange out{change.text("when"), change.text("from"), change.text("to"), change.text("note"), {}};
+        out.unknownKeys = change.unknownKeys();
+        day.changes.push_back(std::move(out));
+    }
+}
+
+void addPlanned(Json& out, const TestDay& day) {
+    if (day.plan != Plan{})
+        out["plan"] = planJson(day.plan);
+    for (const CautionTick& tick : day.cautions) {
+        Json one{{"id", tick.id}, {"who", tick.who}, {"when", tick.when}};
+        addUnknown(one, tick.unknownKeys);
+        out["cautions"].push_back(one);
+    }
+    for (const BuildChange& change : day.changes) {
+        Json one{{"when", change.when}, {"from", change.from}, {"to", change.to}, {"note", change.note}};
+        addUnknown(one, change.unknownKeys);
+        out["changes"].push_back(one);
+    }
+}
+
+} // namespace hillrun

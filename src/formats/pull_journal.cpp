@@ -1,0 +1,149 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/pull_journal.h"
+
+#include "core/errors/data_error.h"
+#include "formats/day_json.h"
+#include "formats/day_store.h"
+#include "formats/pull_file.h"
+
+#include <algorithm>
+#include <cerrno>
+#include <cmath>
+#include <cstring>
+#include <fcntl.h>
+#include <fmt/format.h>
+#include <iterator>
+#include <unistd.h>
+
+namespace fs = std::filesystem;
+
+namespace hillrun {
+namespace {
+
+constexpr std::string_view kMarker = "#hill-run-journal 1";
+constexpr std::string_view kPull = "#pull ";
+
+void appendCell(std::string& out, double value) {
+    if (std::isfinite(value))
+        fmt::format_to(std::back_inserter(out), "{}", value); // shortest digits that read back
+}
+
+} // namespace
+
+PullJournal::~PullJournal() { finish(); }
+
+bool PullJournal::begin(const fs::path& dayPath, const Pull& pull, const std::vector<Column>& columns) {
+    finish();
+    m_problem.clear();
+    m_waiting = fmt::format("{}\n{}{}\n", kMarker, kPull, pullToJson(pull));
+    for (size_t i = 0; i < columns.size(); ++i)
+        m_waiting += fmt::format("{}{} [{}]", i ? "," : "", columns[i].name, columns[i].unit);
+    m_waiting += '\n';
+    const fs::path folder = journalFolder(dayPath);
+    std::error_code error;
+    fs::create_directories(folder, error);
+    m_path = folder / (pull.id + ".csv");
+    for (int n = 2; fs::exists(m_path); ++n) // never over one that still waits to be recovered
+        m_path = folder / fmt::format("{}-{}.csv", pull.id, n);
+    m_file = ::open(m_path.c_str(), O_WRONLY | O_CREAT | O_APPEND | O_CLOEXEC, 0644);
+    if (m_file < 0) {
+        m_problem = std::strerror(errno);
+        return false;
+    }
+    return flush();
+}
+
+void PullJournal::row(std::span<const double> values) {
+    for (size_t i = 0; i < values.size(); ++i) {
+        if (i)
+            m_waiting += ',';
+        appendCell(m_waiting, values[i]);
+    }
+    m_waiting += '\n';
+}
+
+void PullJournal::note(const std::string& text) { m_waiting += "#" + text + "\n"; }
+
+bool PullJournal::flush() {
+    if (m_file < 0) {
+        m_waiting.clear(); // nobody will ever take it; the rows live on in memory
+        return false;
+    }
+    size_t done = 0;
+    while (done < m_waiting.size()) {
+        const ssize_t wrote = ::write(m_file, m_waiting.data() + done, m_waiting.size() - done);
+        if (wrote < 0 && errno == EINTR)
+            continue;
+        if (wrote <= 0) {
+            m_problem = wrote < 0 ? std::strerror(errno) : "nothing was written";
+            break;
+        }
+        done += static_cast<size_t>(wrote);
+    }
+    const bool all = done == m_waiting.size();
+    m_waiting.erase(0, done);
+    if (all) {
+        m_problem.clear();
+        if (::fdatasync(m_file) != 0 && errno != EINVAL)
+            m_problem = std::strerror(errno);
+    }
+    return m_problem.empty();
+}
+
+void PullJournal::finish() {
+    if (m_file < 0)
+        return;
+    flush();
+    ::close(m_file);
+    m_file = -1;
+}
+
+void PullJournal::remove() {
+    finish();
+    std::error_code error;
+    if (!m_path.empty())
+        fs::remove(m_path, error);
+    m_path.clear();
+}
+
+fs::path journalFolder(const fs::path& dayPath) {
+    if (isZipPath(dayPath))
+        return dayPath.string() + ".journal";
+    if (dayPath.filename() == "day.json")
+        return dayPath.parent_path() / "journal";
+    return dayPath / "journal";
+}
+
+std::vector<fs::path> findJournals(const fs::path& dayPath) {
+    std::vector<fs::path> out;
+    std::error_code error;
+    for (const auto& entry : fs::directory_iterator(journalFolder(dayPath), error))
+        if (entry.path().extension() == ".csv")
+            out.push_back(entry.path());
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+Pull readJournal(const fs::path& journal) {
+    std::string text = readFileText(journal);
+    text.resize(text.find_last_of('\n') == std::string::npos ? 0 : text.find_last_of('\n') + 1);
+    Pull pull;
+    std::string table;
+    for (size_t at = 0; at < text.size();) {
+        const size_t end = text.find('\n', at);
+        const std::string_view line(text.data() + at, end - at);
+        at = end + 1;
+        if (line.starts_with(kPull))
+            pull = pullFromJson(line.substr(kPull.size()), journal.string());
+        else if (!line.starts_with('#'))
+            table.append(line).append("\n");
+    }
+    if (pull.id.empty())
+        throw DataError(Problem::FileTruncated, {}, {.file = journal.string()});
+    const double ambient_kpa = pull.weather ? pull.weather->pressure_pa / 1000.0 : 101.325;
+    pull.raw = std::make_shared<const ChannelTable>(readPullText(table, journal.string(), ambient_kpa));
+    return pull;
+}
+
+} // namespace hillrun

@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/slip/pull_slip.h"
+#include "formats/day_store.h"
+#include "simcell/simulate.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+#include <fmt/format.h>
+
+using namespace hillrun;
+
+namespace {
+
+sim::CellSpec pullsOfA(int pulls) {
+    sim::CellSpec spec =
+        sim::readCellSpec(readFileText(test::dataFolder() / "demo" / "flat-twin.json"), "flat-twin.json");
+    spec.order = {{"A", pulls, 0.0, 4.0}};
+    spec.faults.clear();
+    spec.setAside.clear();
+    return spec;
+}
+
+PullSlip slipOf(const TestDay& day, const std::string& pull) {
+    DrawCache cache;
+    return pullSlip(day, analyse(day, {}, cache), pull);
+}
+
+std::string textOf(const PullSlip& slip) {
+    std::string out = slip.headline;
+    for (const SlipLine& line : slip.lines)
+        out += "\n" + line.text;
+    return out;
+}
+
+bool warns(const PullSlip& slip, const char* kind) {
+    for (const SlipLine& line : slip.lines)
+        if (line.weight == SlipWeight::Warning && line.kind == kind)
+            return true;
+    return false;
+}
+
+} // namespace
+
+TEST_CASE("a good pull's slip says where it lies, and nothing else loudly") {
+    const TestDay day = sim::simulateDay(pullsOfA(3), 3);
+    const PullSlip slip = slipOf(day, "p03");
+    INFO(textOf(slip));
+    CHECK_FALSE(slip.suspicious);
+    CHECK(slip.headline == "Lies on its set");
+    CHECK(slip.numberInSet == 3);
+    REQUIRE(slip.differenceFromSet_pct);
+    CHECK(std::abs(*slip.differenceFromSet_pct) < 1.5);
+    CHECK(textOf(slip).find("against its set.") != std::string::npos);
+    CHECK(textOf(slip).find("Start: Coolant") != std::string::npos);
+    const PullSlip first = slipOf(day, "p01");
+    CHECK(first.numberInSet == 1);
+}
+
+TEST_CASE("a pull far off its set, too cold, too lean or without weather is said so") {
+    TestDay day = sim::simulateDay(pullsOfA(4), 4);
+    auto raw = std::make_shared<ChannelTable>(*day.pulls[3].raw);
+    for (Column& column : raw->columns) {
+        for (double& value : column.values) {
+            if (column.name == "torque")
+                value *= 0.95;
+            if (column.name == "lambda")
+                value += 0.04;
+            if (column.name == "ignition_advance")
+                value -= 2.0;
+            if (column.name == "oil_temperature")
+                value -= 20.0;
+        }
+    }
+    day.pulls[3].raw = raw;
+    PullSlip slip = slipOf(day, "p04");
+    INFO(textOf(slip));
+    CHECK(slip.suspicious);
+    for (const char* kind : {"level", "lambda", "ignition_advance", "window"})
+        CHECK(warns(slip, kind));
+    CHECK(textOf(slip).find("outside its window of 86\xE2\x80\x93"
+                            "96") != std::string::npos);
+    CHECK(slip.lines.front().weight == SlipWeight::Warning);
+    day.pulls[3].weather.reset();
+    CHECK(warns(slipOf(day, "p04"), "no_curve"));
+}
+
+TEST_CASE("a jump of the barometer is questioned, a slow fall is not") {
+    TestDay day = sim::simulateDay(pullsOfA(3), 6);
+    CHECK_FALSE(warns(slipOf(day, "p03"), "weather"));
+    day.pulls[2].weather->pressure_pa += 900.0;
+    CHECK(warns(slipOf(day, "p03"), "weather"));
+    day.pulls[2].weather->pressure_pa = day.pulls[1].weather->pressure_pa - 150.0;
+    CHECK_FALSE(warns(slipOf(day, "p03"), "weather"));
+}
+
+TEST_CASE("a sea-level figure at altitude is questioned") {
+    CHECK(seaLevelWarning(101.6, 650.0).find("station pressure") != std::string::npos);
+    CHECK(seaLevelWarning(93.9, 650.0).empty()); // what the standard atmosphere has there is 93.8 kPa
+    CHECK(seaLevelWarning(95.0, 650.0).empty());
+    CHECK(seaLevelWarning(101.6, 40.0).empty());
+    CHECK(seaLevelWarning(101.6, std::nullopt).empty());
+}
+
+TEST_CASE("an engine that still climbs is noticed, one that repeats is not") {
+    TestDay day = sim::simulateDay(pullsOfA(4), 7);
+    DrawCache cache;
+    CHECK(settlingNotice(day, analyse(day, {}, cache)).empty());
+    for (size_t i = 0; i < day.pulls.size(); ++i) {
+        auto raw = std::make_shared<ChannelTable>(*day.pulls[i].raw);
+        for (Column& column : raw->columns)
+            if (column.name == "torque")
+                for (double& value : column.values)
+                    value *= 1.0 + 0.008 * static_cast<double>(i);
+        day.pulls[i].raw = raw;
+    }
+    const std::string notice = settlingNotice(day, analyse(day, {}, cache));
+    CHECK(notice.find("Still climbing 0.") == 0);
+    CHECK(notice.find("take more before you change anything") != std::string::npos);
+}
+
+TEST_CASE("how often a steady engine is called settling: measured over 200 days") {
+    int called = 0;
+    for (unsigned seed = 0; seed < 200; ++seed) {
+        const TestDay day = sim::simulateDay(pullsOfA(3), 700 + seed);
+        DrawCache cache;
+        called += settlingNotice(day, analyse(day, {}, cache)).empty() ? 0 : 1;
+    }
+    fmt::print("a steady set of three called settling on {:.1f} % of 200 days\n", called / 2.0);
+    CHECK(called <= 20); // three pulls cannot tell better; the notice only asks for one more
+}

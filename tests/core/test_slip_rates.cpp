@@ -1,0 +1,114 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// How often the slip names a fault that is there, and one that is not: 200 simulated pulls of each kind.
+
+#include "core/slip/pull_slip.h"
+#include "formats/day_store.h"
+#include "simcell/simulate.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+#include <fmt/format.h>
+#include <set>
+
+using namespace hillrun;
+
+namespace {
+
+constexpr int kPulls = 200;
+
+/// Four pulls of the base; the fault is in the last.
+sim::CellSpec fourPulls(const char* file) {
+    sim::CellSpec spec = sim::readCellSpec(readFileText(test::dataFolder() / "demo" / file), file);
+    spec.order = {{"A", 4, 0.0, 4.0}};
+    spec.faults.clear();
+    spec.setAside.clear();
+    return spec;
+}
+
+PullSlip slipOfLast(const sim::CellSpec& spec, unsigned seed) {
+    const TestDay day = sim::simulateDay(spec, seed);
+    DrawCache cache;
+    const DayAnalysis analysis = analyse(day, {}, cache);
+    return pullSlip(day, analysis, "p04");
+}
+
+struct FaultCase {
+    const char* kind;
+    const char* event; ///< how the slip names it
+    const char* file;
+    double low_rpm, high_rpm; ///< where it begins
+    double low_pct, high_pct; ///< how large it is
+    const char* channel;
+};
+
+constexpr FaultCase kCases[] = {
+    {"start_spike", "start_spike", "flat-twin.json", 0, 0, 13, 28, ""},
+    {"breakup", "breakup", "flat-twin.json", 5500, 7000, 8, 20, ""},
+    {"collapse", "collapse", "flat-twin.json", 4000, 6500, 10, 30, ""},
+    {"limiter", "limiter", "flat-twin.json", 6500, 7500, 0, 0, ""},
+    {"absorber_full", "absorber_full", "flat-twin.json", 5000, 7500, 0, 0, ""},
+    {"dropout", "dropout", "flat-twin.json", 4000, 7000, 0, 0, "lambda"},
+    {"noise", "noise", "flat-twin.json", 0, 0, 5, 15, "lambda"},
+    {"noise", "noise", "flat-twin.json", 0, 0, 5, 15, "oil_pressure"},
+    {"frozen", "frozen", "flat-twin.json", 3000, 5500, 0, 0, "exhaust_gas_temperature"},
+    {"frozen", "frozen", "flat-twin.json", 0, 0, 0, 0, "oil_pressure"},
+    {"lost_connection", "cut_off", "flat-twin.json", 4500, 7000, 0, 0, ""},
+    {"slip", "slip", "boost-buggy.json", 3500, 5500, 5, 12, ""},
+    {"boost_leak", "boost_low", "boost-buggy.json", 2800, 4500, 12, 30, ""},
+};
+
+} // namespace
+
+TEST_CASE("every fault of the simulated cell is named on the slip") {
+    for (const FaultCase& one : kCases) {
+        int named = 0;
+        std::set<std::string> others;
+        for (int i = 0; i < kPulls; ++i) {
+            sim::CellSpec spec = fourPulls(one.file);
+            const double share = (i % 20) / 19.0;
+            const double size = (i / 20) / 9.0;
+            spec.faults = {{"p04", one.kind, one.low_rpm + share * (one.high_rpm - one.low_rpm),
+                            one.low_pct + size * (one.high_pct - one.low_pct), one.channel}};
+            const PullSlip slip = slipOfLast(spec, 5000 + static_cast<unsigned>(i));
+            bool found = false;
+            for (const Event& event : slip.events) {
+                found = found || event.kind == one.event;
+                if (event.kind != one.event)
+                    others.insert(event.kind);
+            }
+            named += found && slip.suspicious ? 1 : 0;
+        }
+        std::string also;
+        for (const std::string& kind : others)
+            also += " " + kind;
+        fmt::print("{:16} {:24} named on {:5.1f} % of {} pulls; also named:{}\n", one.kind, one.channel,
+                   100.0 * named / kPulls, kPulls, also.empty() ? " nothing" : also);
+        INFO(one.kind << " " << one.channel);
+        CHECK(named >= 0.97 * kPulls);
+    }
+}
+
+TEST_CASE("clean pulls are let pass") {
+    for (const char* file : {"flat-twin.json", "boost-buggy.json"}) {
+        int events = 0;
+        int warned = 0;
+        std::multiset<std::string> named;
+        for (int i = 0; i < kPulls; ++i) {
+            const PullSlip slip = slipOfLast(fourPulls(file), 9000 + static_cast<unsigned>(i));
+            events += slip.events.empty() ? 0 : 1;
+            warned += slip.suspicious ? 1 : 0;
+            for (const SlipLine& line : slip.lines)
+                if (line.weight == SlipWeight::Warning)
+                    named.insert(line.kind);
+        }
+        std::string kinds;
+        for (const std::string& kind : named)
+            kinds += " " + kind;
+        fmt::print("clean, {}: an event on {:.1f} %, any warning on {:.1f} % of {} pulls:{}\n", file,
+                   100.0 * events / kPulls, 100.0 * warned / kPulls, kPulls, kinds);
+        CHECK(events <= 0.01 * kPulls);
+        CHECK(warned <= 0.03 * kPulls);
+    }
+}

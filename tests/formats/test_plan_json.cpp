@@ -1,0 +1,109 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/article_json.h"
+#include "formats/day_json.h"
+#include "formats/day_store.h"
+#include "formats/register_map.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+
+using namespace hillrun;
+
+namespace {
+
+TestDay plannedDay() {
+    TestDay day;
+    day.name = "Plan";
+    day.builds = {{.id = "A"}, {.id = "B", .attachments = {"attachments/port.jpg"}}};
+    day.cell.rollerLimit_kmh = 220.0;
+    day.cell.altitude_m = 640.0;
+    day.article.name = "Hill tractor";
+    day.article.engine.redLine_rpm = 2400.0;
+    day.article.engine.limiter_rpm = 2550.0;
+    day.article.vehicle.tyreLimit_kmh = 40.0;
+    day.article.fuel = {FuelKind::Diesel, "winter", 52.0, "drum 3", {}};
+    day.article.nitrous = true;
+    day.article.statedPower_kw = 61.5;
+    day.plan.design = "a-b-a";
+    day.plan.pullsPerSet = 2;
+    day.plan.order = {"A", "A", "B", "B", "A", "A"};
+    day.plan.matters_pct = 1.0;
+    day.plan.repeatability_pct = 0.4;
+    day.plan.coolDown_min = 5.0;
+    day.plan.change_min = 25.0;
+    day.plan.protocol = {1200.0, 2400.0, 100.0, 3, {}};
+    day.cautions = {{"emergency_stop", "M. Tarn", "2026-05-16T08:50:00+01:00", {}}};
+    day.changes = {{"2026-05-16T10:00:00+01:00", "A", "B", "longer pipe; plug gap too", {}}};
+    return day;
+}
+
+} // namespace
+
+TEST_CASE("what was planned and done comes back as it was written") {
+    const TestDay day = plannedDay();
+    CHECK(dayFromJson(dayToJson(day), "day.json") == day);
+}
+
+TEST_CASE("a day without a plan gets no new keys") {
+    TestDay day;
+    day.name = "Plain";
+    const std::string text = dayToJson(day);
+    for (const char* key : {"\"plan\"", "\"cautions\"", "\"changes\"", "\"fuel\"", "\"attachments\"", "\"nitrous\""})
+        CHECK(text.find(key) == std::string::npos);
+}
+
+TEST_CASE("keys of another version inside the plan are kept") {
+    const char* text = R"({"format": "hill-run-day", "version": 1, "name": "x", "builds": [{"id": "A"}],
+        "plan": {"order": ["A"], "mood": "good", "protocol": {"gear": 2, "tow": 1}},
+        "cautions": [{"id": "ears_eyes", "who": "M", "when": "", "lamp": true}],
+        "article": {"fuel": {"kind": "alcohol", "colour": "none"}}})";
+    const std::string again = dayToJson(dayFromJson(text, "day.json"));
+    for (const char* key : {"mood", "tow", "lamp", "colour"})
+        CHECK(again.find(key) != std::string::npos);
+}
+
+TEST_CASE("mistakes in a plan are told with their place") {
+    const auto message = [](const std::string& plan) {
+        return test::messageOf([&] {
+            (void)dayFromJson(R"({"format": "hill-run-day", "version": 1, "builds": [{"id": "A"}], "plan": )" + plan +
+                                  "}",
+                              "day.json");
+        });
+    };
+    CHECK(message(R"({"order": ["A", "Q"]})").find("plan.order") != std::string::npos);
+    CHECK(message(R"({"order": "AAB"})").find("a list of texts") != std::string::npos);
+    CHECK(message(R"({"order": [1]})").find("a list of texts") != std::string::npos);
+    CHECK(message(R"({"pulls_per_set": 0})").find("pulls_per_set") != std::string::npos);
+}
+
+TEST_CASE("an article is kept as a card and comes back") {
+    const Article article = plannedDay().article;
+    CHECK(articleCardFrom(articleCardText(article), "card.json") == article);
+    CHECK(test::messageOf([] {
+              (void)articleCardFrom(R"({"format": "hill-run-day"})", "card.json");
+          }).find("hill-run-article") != std::string::npos);
+    CHECK(test::messageOf([] {
+              (void)articleCardFrom(R"({"format": "hill-run-article", "version": 7})", "c.json");
+          }).find("7") != std::string::npos);
+}
+
+TEST_CASE("register maps are read, written and checked") {
+    const RegisterMap map = simcellRegisters();
+    CHECK(readRegisterMap(writeRegisterMap(map), "map.json") == map);
+    const RegisterEntry temperature{"weather_temperature", "C", true, 10, 0.01, 0.0, true};
+    CHECK(temperature.raw(-12.34) == 0xFB2E); // -1234 as two's complement
+    CHECK(temperature.value(0xFB2E) == Approx(-12.34));
+    CHECK(temperature.raw(1e9) == 0x7FFF);
+    const RegisterEntry pressure{"weather_pressure", "kPa", true, 11, 0.01, 0.0, false};
+    CHECK(pressure.value(pressure.raw(98.42)) == Approx(98.42));
+    const auto message = [](const char* text) {
+        return test::messageOf([&] { (void)readRegisterMap(text, "m.json"); });
+    };
+    CHECK(message(R"({"format": "hill-run-registers"})").find("registers") != std::string::npos);
+    CHECK(message(R"({"format": "hill-run-registers", "registers": [{"channel": "x", "address": 70000}]})")
+              .find("address") != std::string::npos);
+    CHECK(message(R"({"format": "hill-run-registers", "registers": [{"channel": "x", "address": 1, "scale": 0}]})")
+              .find("scale") != std::string::npos);
+    CHECK(message(R"({"format": "no"})").find("hill-run-registers") != std::string::npos);
+}

@@ -15,12 +15,13 @@ namespace {
 
 struct PictureJob {
     QString file;
-    bool stay = false; ///< keep the window up after the picture
+    bool stay = false;    ///< keep the window up after the picture
+    double after_s = 0.7; ///< how long it settles
 };
 
 /// Writes a picture of the window (or of a dialog above it) once it has settled.
 void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
-    QTimer::singleShot(700, &window, [&window, job] {
+    QTimer::singleShot(static_cast<int>(1000.0 * job.after_s), &window, [&window, job] {
         QWidget* top = QApplication::activeModalWidget() ? QApplication::activeModalWidget() : &window;
         if (!top->grab().save(job.file))
             qWarning("could not write %s", qPrintable(job.file));
@@ -43,14 +44,18 @@ int main(int argc, char** argv) {
     parser.addHelpOption();
     parser.addVersionOption();
     parser.addPositionalArgument(u"day"_s, u"Day folder or package to open."_s, u"[day]"_s);
-    parser.addOptions({{u"page"_s, u"Page to show: check, compare or report."_s, u"page"_s},
-                       {u"pull"_s, u"Pull to select."_s, u"id"_s},
-                       {u"time"_s, u"Check: show the pull over time."_s},
-                       {u"import"_s, u"Open the import dialog with this file; may be repeated."_s, u"file"_s},
-                       {u"dark"_s, u"Dark colours."_s},
-                       {u"size"_s, u"Window size, such as 1280x800."_s, u"size"_s},
-                       {u"picture"_s, u"Write a picture of the window and end."_s, u"file"_s},
-                       {u"stay"_s, u"With --picture: keep the window up."_s}});
+    parser.addOptions(
+        {{u"page"_s, u"Page to show: prepare, pull, check, compare or report."_s, u"page"_s},
+         {u"pull"_s, u"Pull to select."_s, u"id"_s},
+         {u"time"_s, u"Check: show the pull over time."_s},
+         {u"import"_s, u"Open the import dialog with this file; may be repeated."_s, u"file"_s},
+         {u"connect"_s, u"Listen to this address in place of the kept connections; may be repeated."_s, u"address"_s},
+         {u"arm"_s, u"Record the first pull that comes."_s},
+         {u"dark"_s, u"Dark colours."_s},
+         {u"size"_s, u"Window size, such as 1280x800."_s, u"size"_s},
+         {u"picture"_s, u"Write a picture of the window and end."_s, u"file"_s},
+         {u"after"_s, u"With --picture: wait so long before, seconds."_s, u"seconds"_s},
+         {u"stay"_s, u"With --picture: keep the window up."_s}});
     parser.process(application);
 
     hillrun::DesktopDialogs dialogs;
@@ -63,20 +68,36 @@ int main(int argc, char** argv) {
     if (size.size() == 2)
         window.resize(size[0].toInt(), size[1].toInt());
     for (const auto& [name, page] :
-         {std::pair{u"check"_s, hillrun::Page::Check}, std::pair{u"compare"_s, hillrun::Page::Compare},
+         {std::pair{u"prepare"_s, hillrun::Page::Prepare}, std::pair{u"pull"_s, hillrun::Page::Pull},
+          std::pair{u"check"_s, hillrun::Page::Check}, std::pair{u"compare"_s, hillrun::Page::Compare},
           std::pair{u"report"_s, hillrun::Page::Report}})
         if (parser.value(u"page"_s) == name)
             window.showPage(page);
     if (!parser.positionalArguments().isEmpty())
         window.openDay(parser.positionalArguments().first().toStdString());
     window.show();
-    const PictureJob job{parser.value(u"picture"_s), parser.isSet(u"stay"_s)};
+    std::vector<hillrun::LinkAddress> links;
+    for (const QString& text : parser.values(u"connect"_s)) {
+        const auto address = hillrun::linkAddressFrom(text);
+        if (!address) {
+            qCritical("hillrun: no address: %s (such as tcp://127.0.0.1:5020)", qPrintable(text));
+            return 2;
+        }
+        links.push_back(*address);
+    }
+    if (!links.empty())
+        window.pullPage().setLinks(links);
+    PictureJob job{parser.value(u"picture"_s), parser.isSet(u"stay"_s)};
+    if (parser.isSet(u"after"_s))
+        job.after_s = parser.value(u"after"_s).toDouble();
     auto ready = [&window, &parser, job] {
         if (parser.isSet(u"pull"_s))
             window.selection().setPull(parser.value(u"pull"_s).toStdString());
         if (parser.isSet(u"time"_s))
             window.findChild<QAction*>(u"check.time"_s)->trigger();
         window.importFiles(parser.values(u"import"_s));
+        if (parser.isSet(u"arm"_s))
+            window.pullPage().flow().arm();
         if (!job.file.isEmpty())
             takePictureLater(window, job);
     };

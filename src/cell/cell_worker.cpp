@@ -7,9 +7,9 @@
 #include "formats/nmea.h"
 
 #include <cmath>
+#include <limits>
 #include <QDateTime>
 #include <QThread>
-#include <limits>
 
 using namespace Qt::StringLiterals;
 
@@ -266,10 +266,10 @@ std::string CellWorker::startedText(double streamTime_s) const {
     if (m_clockAt_s > 0.0) {
         const double now = m_clockAt_s + streamTime_s - m_clockStream_s;
         const QDateTime time = QDateTime::fromSecsSinceEpoch(std::llround(now), Qt::UTC);
-        const int offset = m_clockOffset.size() == 6 ? (m_clockOffset[0] == '-' ? -1 : 1) *
-                                                           (60 * std::stoi(m_clockOffset.substr(1, 2)) +
-                                                            std::stoi(m_clockOffset.substr(4, 2)))
-                                                     : 0;
+        const int offset = m_clockOffset.size() == 6
+                               ? (m_clockOffset[0] == '-' ? -1 : 1) * (60 * std::stoi(m_clockOffset.substr(1, 2)) +
+                                                                       std::stoi(m_clockOffset.substr(4, 2)))
+                               : 0;
         return time.toOffsetFromUtc(60 * offset).toString(Qt::ISODate).toStdString();
     }
     const QDateTime now = QDateTime::currentDateTime();

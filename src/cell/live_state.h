@@ -8,7 +8,6 @@
 #include "core/weather/weather_reading.h"
 
 #include <filesystem>
-#include <QMetaType>
 #include <QString>
 
 namespace hillrun {
@@ -17,11 +16,11 @@ namespace hillrun {
 struct LinkStatus {
     LinkAddress address;
     LinkState state = LinkState::Connecting;
-    QString words;        ///< why it is lost
+    QString words;         ///< why it is lost
     double silent_s = 0.0; ///< since it last said something; large when it never did
-    long heard = 0;       ///< frames, sentences or answers that could be used
-    long bad = 0;         ///< those that could not
-    QString lastBad;      ///< why the last of them could not
+    long heard = 0;        ///< frames, sentences or answers that could be used
+    long bad = 0;          ///< those that could not
+    QString lastBad;       ///< why the last of them could not
 };
 
 /// A channel as it is now.
@@ -77,7 +76,3 @@ struct RecordedPull {
 };
 
 } // namespace hillrun
-
-Q_DECLARE_METATYPE(hillrun::LinkState)
-Q_DECLARE_METATYPE(hillrun::LiveSnapshotPtr)
-Q_DECLARE_METATYPE(hillrun::RecordedPull)

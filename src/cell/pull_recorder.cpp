@@ -10,9 +10,9 @@ namespace hillrun {
 namespace {
 
 // Common practice; checked on the simulated cell.
-constexpr double kOpenShare = 0.9;          ///< of the widest throttle seen: open
-constexpr double kClosedShare = 0.7;        ///< below: closed
-constexpr double kThrottleSeen_pct = 60.0;  ///< before the throttle was ever this wide nobody knows what open is
+constexpr double kOpenShare = 0.9;         ///< of the widest throttle seen: open
+constexpr double kClosedShare = 0.7;       ///< below: closed
+constexpr double kThrottleSeen_pct = 60.0; ///< before the throttle was ever this wide nobody knows what open is
 constexpr double kMoving_rpm_s = 60.0;
 constexpr double kMovingAlone_rpm_s = 120.0; ///< without a throttle channel
 constexpr double kSure_s = 0.25;             ///< so long it must last before a pull begins

@@ -26,7 +26,7 @@ enum class PullEnd { ThrottleClosed, SpeedHeld, ByHand, LinkLost, TooLong };
 struct Recording {
     ChannelTable table; ///< time begins at 0
     PullEnd end = PullEnd::ThrottleClosed;
-    bool byHand = false; ///< started by hand
+    bool byHand = false;  ///< started by hand
     double start_s = 0.0; ///< when it began, in the table's time
 };
 

@@ -22,6 +22,7 @@ void addReduce(CLI::App& app);
 void addAnalyse(CLI::App& app);
 void addImport(CLI::App& app);
 void addExport(CLI::App& app);
+void addPlan(CLI::App& app);
 
 /// Options that several commands share.
 struct AirOptions {

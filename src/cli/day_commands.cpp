@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/compare/judge.h"
+#include "core/pull/events.h"
 #include "formats/answers_json.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
@@ -151,6 +152,9 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
     Curve curve;
     try {
         curve = reduce(*pull, day.cell, engineForAir(day.article), settings);
+        EventContext context;
+        context.plannedEnd_rpm = day.plan.protocol.end_rpm;
+        curve.events = findEvents(*pull->raw, curve, context);
     } catch (const DataError& error) {
         throw error.inFile(pull->file);
     }

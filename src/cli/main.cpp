@@ -17,6 +17,7 @@ int main(int argc, char** argv) {
     hillrun::cli::addAnalyse(app);
     hillrun::cli::addImport(app);
     hillrun::cli::addExport(app);
+    hillrun::cli::addPlan(app);
     app.footer(
         "Examples:\n"
         "  hillrun-cli analyse data/demo/day-1-flat-twin --json\n"

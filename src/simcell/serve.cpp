@@ -20,7 +20,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun::sim {
 namespace {
 
-constexpr double kHeadEvery_s = 2.0; ///< on a serial line, for who joins in the middle
+constexpr double kHeadEvery_s = 2.0;  ///< on a serial line, for who joins in the middle
 constexpr double kMostBehind_s = 5.0; ///< simulated time lost when the machine was asleep is not made up
 
 void say(const std::string& line) {
@@ -160,9 +160,9 @@ void CellServer::tick() {
     const double wall_s = std::chrono::duration<double>(std::chrono::steady_clock::now() - m_began).count();
     const double due_s = wall_s * m_options.speed;
     if (due_s - m_cell.time_s() > kMostBehind_s * m_options.speed)
-        m_began = std::chrono::steady_clock::now() -
-                  std::chrono::duration_cast<std::chrono::steady_clock::duration>(
-                      std::chrono::duration<double>(m_cell.time_s() / m_options.speed));
+        m_began =
+            std::chrono::steady_clock::now() - std::chrono::duration_cast<std::chrono::steady_clock::duration>(
+                                                   std::chrono::duration<double>(m_cell.time_s() / m_options.speed));
     QByteArray bytes;
     while (m_cell.time_s() < due_s) {
         m_cell.step();
@@ -195,8 +195,9 @@ void CellServer::tick() {
 
 void CellServer::sendWeather() {
     const WeatherPoint now = m_cell.weather();
-    const std::string mda = fmt::format("WIMDA,{:.3f},I,{:.4f},B,{:.1f},C,,,{:.1f},,,,,,,,,,,,", now.pressure_kpa / 3.38639,
-                                        now.pressure_kpa / 100.0, now.temperature_c, now.humidity_pct);
+    const std::string mda =
+        fmt::format("WIMDA,{:.3f},I,{:.4f},B,{:.1f},C,,,{:.1f},,,,,,,,,,,,", now.pressure_kpa / 3.38639,
+                    now.pressure_kpa / 100.0, now.temperature_c, now.humidity_pct);
     const std::string xdr = fmt::format("WIXDR,C,{:.1f},C,TEMP,P,{:.4f},B,BARO,H,{:.1f},P,RH", now.temperature_c,
                                         now.pressure_kpa / 100.0, now.humidity_pct);
     for (QTcpSocket* socket : m_weatherListeners)

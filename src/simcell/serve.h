@@ -4,15 +4,15 @@
 
 #include "simcell/live_cell.h"
 
+#include <chrono>
+#include <memory>
+#include <optional>
 #include <QModbusTcpServer>
 #include <QObject>
 #include <QSocketNotifier>
 #include <QTcpServer>
 #include <QTcpSocket>
 #include <QTimer>
-#include <chrono>
-#include <memory>
-#include <optional>
 
 namespace hillrun::sim {
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/compare_page.h"
 
+#include "app/look/fields.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
 
@@ -9,7 +10,6 @@
 #include <QKeyEvent>
 #include <QRegularExpression>
 #include <QScrollArea>
-#include <QStyle>
 #include <QVBoxLayout>
 
 using namespace Qt::StringLiterals;
@@ -23,14 +23,6 @@ QLabel* makeLabel(const QString& name, QWidget* parent) {
     label->setWordWrap(true);
     label->setTextInteractionFlags(Qt::TextSelectableByMouse);
     return label;
-}
-
-void setWarning(QLabel* label, bool warning) {
-    if (label->property("warning").toBool() == warning)
-        return;
-    label->setProperty("warning", warning);
-    label->style()->unpolish(label);
-    label->style()->polish(label);
 }
 
 /// The strong mark beside the answer.

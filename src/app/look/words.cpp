@@ -60,6 +60,10 @@ QString flagText(const PullFlag& flag) {
     return {};
 }
 
+QString counted(qsizetype count, const QString& one, const QString& many) {
+    return u"%1 %2"_s.arg(count).arg(count == 1 ? one : many);
+}
+
 QString percentText(double percent, int decimals) {
     if (!std::isfinite(percent))
         return kDash;

@@ -18,6 +18,8 @@ QString torqueDifference(double delta_nm, double half_nm, const DisplayUnits& un
 /// "71.9 kW"
 QString powerFigure(double power_w, const DisplayUnits& units);
 QString torqueFigure(double torque_nm, const DisplayUnits& units);
+/// "1 pull", "3 pulls"
+QString counted(qsizetype count, const QString& one, const QString& many);
 /// "2 800–4 450"
 QString rangeText(const RpmRange& range);
 /// "rough near 7 150 rpm, 4.2 %"

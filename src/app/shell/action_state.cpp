@@ -13,7 +13,9 @@ bool actionEnabled(std::string_view action, const WindowState& s) {
         return s.canUndo;
     if (action == "edit.redo")
         return s.canRedo;
-    if (action == "check.use" || action == "check.time")
+    if (action == "check.use")
+        return (s.page == Page::Check && s.pullSelected) || (s.page == Page::Pull && s.slipShown);
+    if (action == "check.time")
         return s.page == Page::Check && s.pullSelected;
     if (action == "check.reset_trim")
         return s.page == Page::Check && s.pullSelected && s.pullTrimmed;
@@ -23,6 +25,16 @@ bool actionEnabled(std::string_view action, const WindowState& s) {
         return s.dayOpen;
     if (action == "report.pdf" || action == "report.csv")
         return s.analysed;
+    if (action == "prepare.article")
+        return s.dayOpen;
+    if (action == "pull.arm")
+        return s.page == Page::Pull && s.dayOpen && s.buildKnown && s.linked;
+    if (action == "pull.by_hand")
+        return s.page == Page::Pull && s.dayOpen && s.buildKnown && s.linked;
+    if (action == "pull.change")
+        return s.page == Page::Pull && s.dayOpen && s.buildKnown && !s.pulling;
+    if (action == "pull.keep")
+        return s.page == Page::Pull && s.slipShown && s.slipOpen;
     return true;
 }
 

@@ -6,7 +6,7 @@
 
 namespace hillrun {
 
-enum class Page { Check, Compare, Report };
+enum class Page { Prepare, Pull, Check, Compare, Report };
 
 /// What decides which actions can be used.
 struct WindowState {
@@ -17,6 +17,11 @@ struct WindowState {
     bool pullSelected = false;
     bool pullTrimmed = false; ///< by hand
     bool pairShown = false;
+    bool linked = false;     ///< a cell is connected or being connected
+    bool buildKnown = false; ///< there is a build to make a pull of
+    bool slipShown = false;
+    bool slipOpen = false; ///< nobody has kept it or set it aside yet
+    bool pulling = false;
     bool canUndo = false;
     bool canRedo = false;
     Page page = Page::Compare;

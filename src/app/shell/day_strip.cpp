@@ -3,6 +3,7 @@
 #include "app/shell/day_strip.h"
 
 #include "app/look/words.h"
+#include "core/plan/progress.h"
 
 #include <algorithm>
 #include <cmath>
@@ -55,12 +56,35 @@ double flagHeight(double mean, double base, double scale_pct, double tallest) {
     return tallest * std::clamp(0.5 + 0.5 * percent / scale_pct, 0.12, 1.0);
 }
 
+/// Places what the plan still wants at the right end; returns the room that this takes.
+double placePlanned(StripLayout& out, const TestDay& day, double width) {
+    const PlanProgress plan = planProgress(day);
+    if (!plan.next)
+        return 0.0;
+    const auto& order = day.plan.order;
+    const auto count = static_cast<double>(order.size() - *plan.next);
+    const double most = day.pulls.empty() ? width - 2.0 * kSide - 30.0 : 0.45 * (width - 2.0 * kSide);
+    const double step = std::clamp(most / count, 3.0, 19.0);
+    const double room = step * count + 30.0;
+    out.now = day.pulls.empty() ? kSide : width - kSide - room + 14.0;
+    for (size_t i = *plan.next; i < order.size(); ++i) {
+        if (plan.done[i])
+            continue;
+        const bool first = i == *plan.next || order[i] != order[i - 1];
+        out.planned.push_back({out.now + 14.0 + step * static_cast<double>(i - *plan.next), buildNumber(day, order[i]),
+                               first ? order[i] : std::string()});
+    }
+    return room;
+}
+
 } // namespace
 
 StripLayout layoutStrip(const TestDay& day, const DayAnalysis* analysis, double width, double tallest) {
     StripLayout out;
+    const double forPlan = placePlanned(out, day, width);
     if (day.pulls.empty())
         return out;
+    width -= forPlan;
     const DayClock clock = dayClock(day);
     const std::vector<int> sets = setNumbers(day, clock);
     const double room = width - 2.0 * kSide;
@@ -134,7 +158,8 @@ void DayStrip::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), t.ground);
     painter.setPen(QPen(t.rule, 1));
     painter.drawLine(QPointF(0, height() - 0.5), QPointF(width(), height() - 0.5));
-    if (m_document.day().pulls.empty()) {
+    const StripLayout layout = currentLayout();
+    if (m_document.day().pulls.empty() && layout.planned.empty()) {
         painter.setPen(t.quietInk);
         painter.setFont(fonts::text(13));
         painter.drawText(rect(), Qt::AlignCenter,
@@ -143,9 +168,9 @@ void DayStrip::paintEvent(QPaintEvent*) {
                              : tr("No day is open. Press Ctrl+O, or drop a day folder, a zip or logger files here."));
         return;
     }
-    const StripLayout layout = currentLayout();
     paintAir(painter, layout);
     paintFlags(painter, layout);
+    paintPlanned(painter, layout);
     if (hasFocus()) {
         painter.setPen(QPen(t.mark, 1));
         painter.drawRect(rect().adjusted(0, 0, -1, -2));
@@ -191,6 +216,28 @@ void DayStrip::paintFlags(QPainter& painter, const StripLayout& layout) {
     }
 }
 
+void DayStrip::paintPlanned(QPainter& painter, const StripLayout& layout) {
+    if (layout.planned.empty())
+        return;
+    const Theme& t = m_look.theme();
+    painter.setPen(QPen(t.mark, 1.5));
+    painter.drawLine(QPointF(layout.now, kBaseLine - kTallest), QPointF(layout.now, kBaseLine + 16));
+    painter.setFont(fonts::text(11));
+    painter.drawText(QRectF(layout.now - 30, 4, 60, 16), Qt::AlignCenter, tr("now"));
+    const double width =
+        layout.planned.size() > 1 ? std::clamp(layout.planned[1].x - layout.planned[0].x - 4.0, 3.0, 14.0) : 14.0;
+    for (const auto& planned : layout.planned) {
+        painter.setPen(QPen(t.build(planned.build), 1.5, Qt::DotLine));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(QRectF(planned.x, kBaseLine - kTallest / 2, width, kTallest / 2));
+        if (planned.letter.empty())
+            continue;
+        painter.setFont(fonts::text(13, true));
+        painter.setPen(t.build(planned.build));
+        painter.drawText(QRectF(planned.x - 20, kBaseLine + 3, width + 40, 17), Qt::AlignCenter, qs(planned.letter));
+    }
+}
+
 void DayStrip::paintAir(QPainter& painter, const StripLayout& layout) {
     double low = 1e9;
     double high = -1e9;
@@ -214,9 +261,10 @@ void DayStrip::paintAir(QPainter& painter, const StripLayout& layout) {
     const QString text = tr("air factor %1\u2013%2").arg(low, 0, 'f', 4).arg(high, 0, 'f', 4);
     const double end = line.last().x() + 6;
     const double wide = painter.fontMetrics().horizontalAdvance(text);
-    const bool right = end + wide < width();
-    painter.fillRect(QRectF(right ? end : width() - wide - 8, kAirTop - 6, wide, 14), m_look.theme().ground);
-    painter.drawText(QPointF(right ? end : width() - wide - 8, kAirTop + 5), text);
+    const double edge = layout.now > 0.0 ? layout.now - 18.0 : width();
+    const double left = end + wide < edge ? end : edge - wide - 8;
+    painter.fillRect(QRectF(left, kAirTop - 6, wide, 14), m_look.theme().ground);
+    painter.drawText(QPointF(left, kAirTop + 5), text);
 }
 
 const StripFlag* DayStrip::flagAt(const StripLayout& layout, QPointF position) const {

@@ -31,6 +31,13 @@ struct StripLayout {
         int minutes = 0;
     };
     std::vector<Gap> gaps; ///< between sets
+    struct Planned {
+        double x = 0.0;
+        size_t build = 0;
+        std::string letter; ///< only at the first of a set
+    };
+    std::vector<Planned> planned; ///< pulls that the plan still wants
+    double now = 0.0;             ///< where they begin; 0 without any
     double flagWidth = 14.0;
 };
 
@@ -62,6 +69,7 @@ private:
     [[nodiscard]] const StripFlag* flagAt(const StripLayout& layout, QPointF position) const;
     [[nodiscard]] QString tooltipOf(const StripFlag& flag) const;
     void paintFlags(QPainter& painter, const StripLayout& layout);
+    void paintPlanned(QPainter& painter, const StripLayout& layout);
     void paintAir(QPainter& painter, const StripLayout& layout);
 
     DayDocument& m_document;

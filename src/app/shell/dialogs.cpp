@@ -2,8 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/dialogs.h"
 
+#include "app/pull/change_dialog.h"
+
 #include <QFileDialog>
 #include <QInputDialog>
+#include <QLineEdit>
 #include <QMessageBox>
 #include <QPushButton>
 
@@ -47,6 +50,40 @@ std::optional<QString> DesktopDialogs::askReason(QWidget* parent, const QString&
     if (dialog.exec() != QDialog::Accepted)
         return std::nullopt;
     return dialog.textValue();
+}
+
+std::optional<QString> DesktopDialogs::askText(QWidget* parent, const QString& title, const QString& label,
+                                               const QString& suggested) {
+    bool accepted = false;
+    const QString text = QInputDialog::getText(parent, title, label, QLineEdit::Normal, suggested, &accepted);
+    return accepted ? std::optional(text) : std::nullopt;
+}
+
+QStringList DesktopDialogs::askAttachments(QWidget* parent) {
+    return QFileDialog::getOpenFileNames(parent, tr("Attach photos, sound or sheets"));
+}
+
+std::optional<SweepAnswer> DesktopDialogs::askSweep(QWidget* parent) {
+    const auto setting = askText(parent, tr("Sweep a setting"), tr("Which setting or part is run in steps?"), {});
+    if (!setting || setting->trimmed().isEmpty())
+        return std::nullopt;
+    const auto values =
+        askText(parent, tr("Sweep a setting"), tr("Its values, apart from the base's, with commas between them"), {});
+    if (!values)
+        return std::nullopt;
+    SweepAnswer out{setting->trimmed(), {}};
+    for (const QString& value : values->split(u',', Qt::SkipEmptyParts))
+        if (!value.trimmed().isEmpty())
+            out.values.push_back(value.trimmed().toStdString());
+    return out;
+}
+
+std::optional<BuildChangeAnswer> DesktopDialogs::askBuildChange(QWidget* parent, const TestDay& day,
+                                                                const std::string& from, const std::string& to) {
+    ChangeDialog dialog(day, from, to, parent);
+    if (dialog.exec() != QDialog::Accepted)
+        return std::nullopt;
+    return BuildChangeAnswer{dialog.to(), dialog.note()};
 }
 
 UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {

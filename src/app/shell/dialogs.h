@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/day/test_day.h"
+
 #include <optional>
 #include <QString>
 #include <QStringList>
@@ -11,6 +13,18 @@ class QWidget;
 namespace hillrun {
 
 enum class UnsavedChoice { Save, Discard, Cancel };
+
+/// A setting to be run in steps, and its values.
+struct SweepAnswer {
+    QString setting;
+    std::vector<std::string> values;
+};
+
+/// Which build is on the dyno now, and what was really done.
+struct BuildChangeAnswer {
+    std::string to;
+    QString note;
+};
 
 /// Every question the window asks and every message it shows; tests answer through a version of their own.
 class Dialogs {
@@ -24,6 +38,13 @@ public:
                                              const QString& filter) = 0;
     /// Why a pull is set aside; one of the usual reasons or words of one's own.
     virtual std::optional<QString> askReason(QWidget* parent, const QString& pull) = 0;
+    virtual std::optional<QString> askText(QWidget* parent, const QString& title, const QString& label,
+                                           const QString& suggested) = 0;
+    virtual QStringList askAttachments(QWidget* parent) = 0;
+    virtual std::optional<SweepAnswer> askSweep(QWidget* parent) = 0;
+    /// `to` is what the plan wants next.
+    virtual std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day,
+                                                            const std::string& from, const std::string& to) = 0;
     virtual UnsavedChoice askUnsaved(QWidget* parent, const QString& day) = 0;
     virtual void showError(QWidget* parent, const QString& title, const QString& message) = 0;
 };
@@ -37,6 +58,12 @@ public:
     std::optional<QString> askTarget(QWidget* parent, const QString& title, const QString& suggested,
                                      const QString& filter) override;
     std::optional<QString> askReason(QWidget* parent, const QString& pull) override;
+    std::optional<QString> askText(QWidget* parent, const QString& title, const QString& label,
+                                   const QString& suggested) override;
+    QStringList askAttachments(QWidget* parent) override;
+    std::optional<SweepAnswer> askSweep(QWidget* parent) override;
+    std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day, const std::string& from,
+                                                    const std::string& to) override;
     UnsavedChoice askUnsaved(QWidget* parent, const QString& day) override;
     void showError(QWidget* parent, const QString& title, const QString& message) override;
 };

@@ -2,7 +2,6 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/main_window.h"
 
-#include "app/import/import_dialog.h"
 #include "app/look/words.h"
 #include "app/shell/command_search.h"
 #include "formats/day_store.h"
@@ -11,6 +10,7 @@
 #include <QCloseEvent>
 #include <QDragEnterEvent>
 #include <QMimeData>
+#include <QStandardPaths>
 #include <QVBoxLayout>
 
 namespace fs = std::filesystem;
@@ -19,22 +19,23 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr int kRecentKept = 8;
-const std::pair<const char*, Page> kPages[] = {
-    {"check", Page::Check}, {"compare", Page::Compare}, {"report", Page::Report}};
+const std::pair<const char*, Page> kPages[] = {{"prepare", Page::Prepare},
+                                               {"pull", Page::Pull},
+                                               {"check", Page::Check},
+                                               {"compare", Page::Compare},
+                                               {"report", Page::Report}};
 constexpr DisplayUnits kUnits[] = {{PowerUnit::Kilowatt, TorqueUnit::NewtonMetre},
                                    {PowerUnit::Horsepower, TorqueUnit::PoundFoot},
                                    {PowerUnit::MetricHorsepower, TorqueUnit::NewtonMetre}};
 
 fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
 
-bool looksLikeDay(const fs::path& path) {
-    return fs::is_directory(path) || isZipPath(path) || path.filename() == "day.json";
-}
-
 } // namespace
 
-MainWindow::MainWindow(Dialogs& dialogs) : m_dialogs(dialogs) {
+MainWindow::MainWindow(Dialogs& dialogs)
+    : m_dialogs(dialogs),
+      m_repeatability(fs::path(QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString()) /
+                      "repeatability.json") {
     setObjectName(u"window"_s);
     setWindowIcon(QIcon(u":/icons/hillrun.svg"_s));
     setAcceptDrops(true);
@@ -62,6 +63,8 @@ void MainWindow::declareDayActions() {
                       const std::function<void()>& run) {
         m_actions->add({id, text, keys, tip}, this, run);
     };
+    add("day.new", tr("New day"), QKeySequence(u"Ctrl+N"_s), tr("Begin a day and plan its pulls"),
+        [this] { m_files->newDay(); });
     add("day.open", tr("Open a day folder \u2026"), QKeySequence(u"Ctrl+O"_s), tr("Open a day folder"), [this] {
         if (const auto path = m_dialogs.askDayFolder(this))
             openDay(toPath(*path));
@@ -73,29 +76,31 @@ void MainWindow::declareDayActions() {
         });
     add("day.import", tr("Import logger files \u2026"), QKeySequence(u"Ctrl+I"_s),
         tr("Add pulls from other loggers' text files"), [this] { importFiles(m_dialogs.askLoggerFiles(this)); });
-    add("day.save", tr("Save"), QKeySequence(u"Ctrl+S"_s), tr("Write the edits into the day"), [this] { save(); });
+    add("day.save", tr("Save"), QKeySequence(u"Ctrl+S"_s), tr("Write the edits into the day"),
+        [this] { m_files->save(); });
     add("day.save_as", tr("Save as \u2026"), QKeySequence(u"Ctrl+Shift+S"_s),
-        tr("Write the day to another folder or package"), [this] { saveAs(); });
+        tr("Write the day to another folder or package"), [this] { m_files->saveAs(); });
     add("day.export_zip", tr("Day package \u2026"), {}, tr("The day with its raw data as one zip"), [this] {
-        exportTo(tr("Write a day package"), u".zip"_s, tr("Day package (*.zip)"), [this](const fs::path& target) {
-            saveDay(m_document.day(), target,
-                    m_document.path().empty() ? std::nullopt : std::optional(m_document.path()));
-        });
+        m_files->exportTo(tr("Write a day package"), u".zip"_s, tr("Day package (*.zip)"),
+                          [this](const fs::path& target) {
+                              saveDay(m_document.day(), target,
+                                      m_document.path().empty() ? std::nullopt : std::optional(m_document.path()));
+                          });
     });
     add("day.close", tr("Close the day"), QKeySequence(u"Ctrl+W"_s), {}, [this] {
-        if (mayLeaveDay())
+        if (m_files->mayLeaveDay())
             m_document.close();
     });
     add("edit.undo", tr("Undo"), QKeySequence(u"Ctrl+Z"_s), {}, [this] { m_document.undoStack().undo(); });
     add("edit.redo", tr("Redo"), QKeySequence(u"Ctrl+Shift+Z"_s), {}, [this] { m_document.undoStack().redo(); });
     add("report.pdf", tr("Print to PDF \u2026"), QKeySequence(u"Ctrl+P"_s), tr("The sheet as PDF"), [this] {
-        exportTo(tr("Print to PDF"), u".pdf"_s, tr("PDF (*.pdf)"),
-                 [this](const fs::path& target) { m_report->exportPdf(target); });
+        m_files->exportTo(tr("Print to PDF"), u".pdf"_s, tr("PDF (*.pdf)"),
+                          [this](const fs::path& target) { m_report->exportPdf(target); });
     });
     add("report.csv", tr("Table as CSV \u2026"), QKeySequence(u"Ctrl+E"_s), tr("Curves and differences as a table"),
         [this] {
-            exportTo(tr("Write a table"), u".csv"_s, tr("Table (*.csv)"),
-                     [this](const fs::path& target) { m_report->exportCsv(target); });
+            m_files->exportTo(tr("Write a table"), u".csv"_s, tr("Table (*.csv)"),
+                              [this](const fs::path& target) { m_report->exportCsv(target); });
         });
     add("app.quit", tr("Quit"), QKeySequence(u"Ctrl+Q"_s), {}, [this] { close(); });
 }
@@ -105,14 +110,19 @@ void MainWindow::declareViewActions() {
                       const std::function<void()>& run) {
         m_actions->add({id, text, keys, tip}, this, run);
     };
-    add("page.check", tr("Check"), QKeySequence(u"Ctrl+1"_s), tr("Look at each pull"),
+    add("page.prepare", tr("Prepare"), QKeySequence(u"Ctrl+1"_s), tr("Plan the day"),
+        [this] { showPage(Page::Prepare); });
+    add("page.pull", tr("Pull"), QKeySequence(u"Ctrl+2"_s), tr("Run the pulls, live"),
+        [this] { showPage(Page::Pull); });
+    add("page.check", tr("Check"), QKeySequence(u"Ctrl+3"_s), tr("Look at each pull"),
         [this] { showPage(Page::Check); });
-    add("page.compare", tr("Compare"), QKeySequence(u"Ctrl+2"_s), tr("What the change gives"),
+    add("page.compare", tr("Compare"), QKeySequence(u"Ctrl+4"_s), tr("What the change gives"),
         [this] { showPage(Page::Compare); });
-    add("page.report", tr("Report"), QKeySequence(u"Ctrl+3"_s), tr("The sheet as it will print"),
+    add("page.report", tr("Report"), QKeySequence(u"Ctrl+5"_s), tr("The sheet as it will print"),
         [this] { showPage(Page::Report); });
     add("check.use", tr("Set aside"), QKeySequence(u"S"_s), tr("Leave this pull out with a reason, or take it back"),
-        [this] { m_check->toggleUse(); });
+        [this] { m_page == Page::Pull ? m_pull->askSetAside() : m_check->toggleUse(); });
+    declarePullActions();
     add("check.time", tr("Time view"), QKeySequence(u"T"_s), tr("Show the pull over time, or over speed"),
         [this] { m_check->toggleTimeView(); });
     add("check.reset_trim", tr("Undo trim"), {}, tr("Let the program find the range again"),
@@ -129,6 +139,24 @@ void MainWindow::declareViewActions() {
         [this] { (new CommandSearch(*m_actions, this))->open(); });
 }
 
+void MainWindow::declarePullActions() {
+    auto add = [this](const char* id, const QString& text, const QKeySequence& keys, const QString& tip,
+                      const std::function<void()>& run) {
+        m_actions->add({id, text, keys, tip}, this, run);
+    };
+    add("prepare.article", tr("Day, cell and article \u2026"), {}, tr("What is on the dyno, and on which"),
+        [this] { m_prepare->editArticle(); });
+    add("pull.arm", tr("Arm"), QKeySequence(u"A"_s), tr("Record the next pull by itself, or stop doing so"),
+        [this] { m_pull->toggleArm(); });
+    add("pull.by_hand", tr("Start by hand"), QKeySequence(u"M"_s), tr("Begin or end a recording by hand"),
+        [this] { m_pull->toggleByHand(); });
+    add("pull.change", tr("Change build"), QKeySequence(u"B"_s), tr("Another build is fitted: note what was done"),
+        [this] { m_pull->askChange(); });
+    add("pull.keep", tr("Keep"), QKeySequence(u"K"_s), tr("The pull is good"), [this] { m_pull->keep(); });
+    add("pull.links", tr("Connections \u2026"), QKeySequence(u"Ctrl+L"_s), tr("The cell and the weather station"),
+        [this] { m_pull->editLinks(); });
+}
+
 QMenu* MainWindow::makeDayMenu() {
     auto* menu = new QMenu(this);
     menu->setObjectName(u"dayMenu"_s);
@@ -136,11 +164,11 @@ QMenu* MainWindow::makeDayMenu() {
         for (const char* id : ids)
             menu->addAction(m_actions->get(id));
     };
-    addAll({"day.open", "day.open_zip"});
+    addAll({"day.new", "day.open", "day.open_zip"});
     m_recentMenu = menu->addMenu(tr("Recent days"));
     m_recentMenu->setObjectName(u"recentMenu"_s);
-    connect(m_recentMenu, &QMenu::aboutToShow, this, &MainWindow::fillRecentMenu);
-    addAll({"day.import"});
+    connect(m_recentMenu, &QMenu::aboutToShow, this, [this] { m_files->fillRecentMenu(*m_recentMenu); });
+    addAll({"day.import", "pull.links"});
     menu->addSeparator();
     addAll({"day.save", "day.save_as", "day.export_zip"});
     menu->addSeparator();
@@ -162,11 +190,15 @@ void MainWindow::layOut() {
     m_strip = new DayStrip(m_document, m_selection, m_look, central);
     m_rail = new StepRail(m_look, *m_actions, central);
     m_pages = new QStackedWidget(central);
+    m_files = new DayFiles(this, m_dialogs, m_document, m_selection, m_settings, *m_notice);
+    m_prepare = new PreparePage(m_document, m_look, *m_actions, m_dialogs, m_repeatability, m_pages);
+    m_pull = new PullPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_settings, m_pages);
     m_check = new CheckPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_pages);
     m_compare = new ComparePage(m_document, m_selection, m_look, *m_actions, m_pages);
     m_report = new ReportPage(m_document, m_selection, m_look, *m_actions, m_pages);
     for (QWidget* page :
-         {static_cast<QWidget*>(m_check), static_cast<QWidget*>(m_compare), static_cast<QWidget*>(m_report)})
+         {static_cast<QWidget*>(m_prepare), static_cast<QWidget*>(m_pull), static_cast<QWidget*>(m_check),
+          static_cast<QWidget*>(m_compare), static_cast<QWidget*>(m_report)})
         m_pages->addWidget(page);
     column->addWidget(m_topBar);
     column->addWidget(m_notice);
@@ -184,7 +216,11 @@ void MainWindow::connectDocument() {
         refreshTitle();
         refreshActions();
     });
-    connect(&m_document, &DayDocument::analysisReady, this, &MainWindow::refreshActions);
+    connect(&m_document, &DayDocument::analysisReady, this, [this] {
+        refreshActions();
+        if (m_document.analysis())
+            m_repeatability.note(m_document.day(), m_document.path(), *m_document.analysis());
+    });
     connect(&m_document, &DayDocument::busyChanged, m_topBar, &TopBar::setBusy);
     connect(&m_document.undoStack(), &QUndoStack::indexChanged, this, [this] {
         refreshTitle();
@@ -200,11 +236,11 @@ void MainWindow::connectDocument() {
         m_selection.setPull(pull.toStdString());
         showPage(Page::Check);
     });
-    connect(&m_reader, &DayReader::opened, this, &MainWindow::takeDay);
-    connect(&m_reader, &DayReader::failed, this, [this](const fs::path&, const QString& message) {
-        m_notice->hide();
-        m_dialogs.showError(this, tr("This day could not be opened"), message);
-    });
+    connect(m_files, &DayFiles::begun, this, [this] { showPage(Page::Prepare); });
+    connect(m_files, &DayFiles::imported, this, [this] { showPage(Page::Check); });
+    connect(m_files, &DayFiles::stored, this, &MainWindow::refreshActions);
+    connect(m_pull, &PullPage::needsPlace, this, [this] { m_files->saveAs(); });
+    connect(m_pull, &PullPage::stateChanged, this, &MainWindow::refreshActions);
     connect(&m_look, &Look::changed, this, [this] {
         qApp->setStyleSheet(m_look.styleSheet());
         m_actions->get("compare.swap")->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink));
@@ -228,6 +264,7 @@ void MainWindow::restoreState() {
         analysis.reduce.smoothing_rpm = smoothing;
     m_document.setSettings(analysis);
     m_selection.setUnits(kUnits[std::clamp(m_settings.get(settings::kUnits), 0, 2)]);
+    m_pull->useKeptLinks();
     const QString wanted = m_settings.get(settings::kPage);
     Page page = Page::Compare;
     for (const auto& [name, value] : kPages)
@@ -251,102 +288,9 @@ void MainWindow::rememberState() {
             m_settings.set(settings::kPage, QString::fromUtf8(name));
 }
 
-void MainWindow::openDay(const fs::path& path) {
-    if (!mayLeaveDay())
-        return;
-    m_notice->say(tr("Reading %1 \u2026").arg(qs(path.filename().string())),
-                  {{tr("Cancel"), [this] { m_reader.cancel(); }}});
-    m_reader.read(path);
-}
+void MainWindow::openDay(const fs::path& path) { m_files->open(path); }
 
-void MainWindow::takeDay(const fs::path& path, const TestDay& day) {
-    m_notice->hide();
-    m_selection.setPull({});
-    m_selection.setPair({}, {});
-    m_selection.setCursor(std::nullopt);
-    const auto kept = DayDocument::findAutosave(path, day);
-    m_document.show(day, path);
-    addRecent(path);
-    if (kept) {
-        m_notice->say(
-            tr("Edits of this day were kept that had not been saved."),
-            {{tr("Take them over"),
-              [this, edits = *kept] { m_document.edit(tr("Take kept edits over"), [&](TestDay& d) { d = edits; }); }},
-             {tr("Drop them"), [this] { m_document.dropAutosave(); }}});
-        return;
-    }
-    QStringList unreadable;
-    for (const Pull& pull : day.pulls)
-        if (!pull.problem.empty())
-            unreadable << qs(pull.problem);
-    if (!unreadable.isEmpty())
-        m_notice->say(tr("%1 of %2 pulls could not be read. %3")
-                          .arg(unreadable.size())
-                          .arg(day.pulls.size())
-                          .arg(unreadable.first()),
-                      {{tr("Go on without"), nullptr}});
-}
-
-void MainWindow::addRecent(const fs::path& path) {
-    QStringList recent = m_settings.get(settings::kRecent);
-    const QString text = qs(fs::absolute(path).lexically_normal().string());
-    recent.removeAll(text);
-    recent.prepend(text);
-    m_settings.set(settings::kRecent, QStringList(recent.mid(0, kRecentKept)));
-}
-
-void MainWindow::fillRecentMenu() {
-    m_recentMenu->clear();
-    for (const QString& path : m_settings.get(settings::kRecent)) {
-        QAction* action = m_recentMenu->addAction(qs(toPath(path).filename().string()));
-        action->setToolTip(path);
-        action->setEnabled(fs::exists(toPath(path)));
-        connect(action, &QAction::triggered, this, [this, path] { openDay(toPath(path)); });
-    }
-    if (m_recentMenu->isEmpty())
-        m_recentMenu->addAction(tr("none yet"))->setEnabled(false);
-}
-
-void MainWindow::importFiles(const QStringList& paths) {
-    if (paths.isEmpty())
-        return;
-    std::vector<ImportFile> files;
-    QStringList problems;
-    for (const QString& path : paths) {
-        try {
-            files.push_back(openForImport(toPath(path), m_document.day()));
-        } catch (const DataError& error) {
-            problems << QString::fromUtf8(error.what());
-        }
-    }
-    if (!problems.isEmpty())
-        m_dialogs.showError(this,
-                            problems.size() == 1 ? tr("A file could not be read")
-                                                 : tr("%1 files could not be read").arg(problems.size()),
-                            problems.join(u"\n\n"_s));
-    if (files.empty())
-        return;
-    auto* dialog = new ImportDialog(m_document.day(), std::move(files), this);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QDialog::accepted, this, [this, dialog] { takeImport(dialog->files()); });
-    dialog->open();
-}
-
-void MainWindow::takeImport(const std::vector<ImportFile>& files) {
-    if (!m_document.isOpen()) {
-        TestDay day;
-        day.name = tr("New day").toStdString();
-        day.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
-        m_document.show(day, {});
-    }
-    guarded(tr("The files could not be imported"), [&] {
-        m_document.edit(tr("Import %n pull(s)", nullptr, static_cast<int>(files.size())), [&](TestDay& day) {
-            for (const ImportFile& file : files)
-                (void)addImported(day, file);
-        });
-    });
-    showPage(Page::Check);
-}
+void MainWindow::importFiles(const QStringList& paths) { m_files->import(paths); }
 
 void MainWindow::showPage(Page page) {
     m_page = page;
@@ -356,65 +300,6 @@ void MainWindow::showPage(Page page) {
 }
 
 void MainWindow::setDark(bool dark) { m_look.setDark(dark); }
-
-bool MainWindow::guarded(const QString& what, const std::function<void()>& work) {
-    try {
-        work();
-        return true;
-    } catch (const DataError& error) {
-        m_dialogs.showError(this, what, QString::fromUtf8(error.what()));
-        return false;
-    }
-}
-
-bool MainWindow::mayLeaveDay() {
-    if (!m_document.isOpen() || m_document.undoStack().isClean())
-        return true;
-    switch (m_dialogs.askUnsaved(this, qs(m_document.day().name))) {
-    case UnsavedChoice::Save:
-        return save();
-    case UnsavedChoice::Discard:
-        m_document.dropAutosave();
-        return true;
-    case UnsavedChoice::Cancel:
-        break;
-    }
-    return false;
-}
-
-bool MainWindow::save() {
-    if (m_document.path().empty())
-        return saveAs();
-    const bool saved = guarded(tr("The day could not be saved"), [this] { m_document.save(); });
-    if (saved)
-        m_notice->mention(tr("Saved."));
-    return saved;
-}
-
-bool MainWindow::saveAs() {
-    const auto target =
-        m_dialogs.askTarget(this, tr("Save the day as"), qs(m_document.day().name), tr("Day folder or package (*)"));
-    if (!target)
-        return false;
-    const bool saved = guarded(tr("The day could not be saved"), [&] { m_document.saveAs(toPath(*target)); });
-    if (saved) {
-        addRecent(toPath(*target));
-        m_notice->mention(tr("Saved to %1.").arg(*target));
-    }
-    refreshActions();
-    return saved;
-}
-
-void MainWindow::exportTo(const QString& title, const QString& ending, const QString& filter,
-                          const std::function<void(const fs::path&)>& write) {
-    auto target = m_dialogs.askTarget(this, title, qs(m_document.day().name) + ending, filter);
-    if (!target)
-        return;
-    if (!target->endsWith(ending, Qt::CaseInsensitive))
-        *target += ending;
-    if (guarded(tr("The file could not be written"), [&] { write(toPath(*target)); }))
-        m_notice->mention(tr("Written: %1").arg(*target));
-}
 
 void MainWindow::refreshTitle() {
     const TestDay& day = m_document.day();
@@ -436,6 +321,12 @@ WindowState MainWindow::state() const {
     out.pullSelected = pull != nullptr;
     out.pullTrimmed = pull && pull->window_rpm.has_value();
     out.pairShown = m_document.day().builds.size() >= 2;
+    out.linked = m_pull->hasLinks();
+    out.buildKnown = !m_document.day().builds.empty();
+    out.slipShown = m_pull->hasSlip();
+    out.slipOpen = !m_pull->flow().slipAnswered();
+    const RecorderState recorder = m_pull->service().now()->recorder;
+    out.pulling = recorder == RecorderState::Running || recorder == RecorderState::Ending;
     out.canUndo = m_document.undoStack().canUndo();
     out.canRedo = m_document.undoStack().canRedo();
     out.page = m_page;
@@ -446,6 +337,10 @@ void MainWindow::refreshActions() {
     const WindowState now = state();
     for (QAction* action : m_actions->all())
         action->setEnabled(actionEnabled(action->objectName().toStdString(), now));
+    m_actions->get("pull.arm")->setText(m_pull->flow().armed() ? tr("Disarm") : tr("Arm"));
+    m_actions->get("pull.by_hand")->setText(now.pulling ? tr("End by hand") : tr("Start by hand"));
+    if (now.page == Page::Pull)
+        m_actions->get("check.use")->setText(tr("Set aside"));
     const QString undo = m_document.undoStack().undoText();
     const QString redo = m_document.undoStack().redoText();
     m_actions->get("edit.undo")->setText(undo.isEmpty() ? tr("Undo") : tr("Undo: %1").arg(undo));
@@ -453,7 +348,7 @@ void MainWindow::refreshActions() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    if (!mayLeaveDay()) {
+    if (!m_files->mayLeaveDay()) {
         event->ignore();
         return;
     }
@@ -467,19 +362,12 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 }
 
 void MainWindow::dropEvent(QDropEvent* event) {
-    QStringList files;
-    for (const QUrl& url : event->mimeData()->urls()) {
-        if (!url.isLocalFile())
-            continue;
-        if (looksLikeDay(toPath(url.toLocalFile()))) {
-            event->acceptProposedAction();
-            return openDay(toPath(url.toLocalFile()));
-        }
-        files << url.toLocalFile();
-    }
+    QStringList paths;
+    for (const QUrl& url : event->mimeData()->urls())
+        if (url.isLocalFile())
+            paths << url.toLocalFile();
     event->acceptProposedAction();
-    files.sort();
-    importFiles(files);
+    m_files->openAny(paths);
 }
 
 } // namespace hillrun

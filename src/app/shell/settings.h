@@ -23,6 +23,7 @@ inline const Setting<QStringList> kRecent{"days/recent", {}};
 inline const Setting<QString> kStandard{"analysis/standard", QStringLiteral("sae-j1349")};
 inline const Setting<double> kSmoothing{"analysis/smoothing_rpm", 100.0};
 inline const Setting<int> kUnits{"view/units", 0};
+inline const Setting<QStringList> kLinks{"cell/links", {}}; ///< name, address and use, tab between
 inline const Setting<QByteArray> kCompareSplit{"compare/split", {}};
 inline const Setting<QByteArray> kCheckSplit{"check/split", {}};
 } // namespace settings

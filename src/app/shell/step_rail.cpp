@@ -15,7 +15,7 @@ StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) :
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 8, 1, 8);
     column->setSpacing(4);
-    for (const char* step : {"check", "compare", "report"}) {
+    for (const char* step : {"prepare", "pull", "check", "compare", "report"}) {
         const QAction* action = actions.get((std::string("page.") + step).c_str());
         auto* button = new QToolButton(this);
         button->setObjectName(u"step_"_s + QLatin1StringView(step));

@@ -125,6 +125,32 @@ std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>
     return out;
 }
 
+std::vector<Build> sweepBuilds(const TestDay& day, const std::string& setting, const std::vector<std::string>& values) {
+    Build base = day.builds.empty() ? Build{.id = "A"} : day.builds.front();
+    auto valueIn = [&](Build& build) -> std::string& {
+        for (NamedValues* list : {&build.parts, &build.settings})
+            for (auto& [name, value] : *list)
+                if (name == setting)
+                    return value;
+        build.settings.emplace_back(setting, "as it is");
+        return build.settings.back().second;
+    };
+    (void)valueIn(base);
+    std::vector<Build> out{base};
+    for (const std::string& value : values) {
+        if (out.size() == 8)
+            break;
+        Build step = base;
+        step.id = std::string(1, static_cast<char>('A' + out.size()));
+        step.name = value;
+        step.note.clear();
+        step.attachments.clear();
+        valueIn(step) = value;
+        out.push_back(std::move(step));
+    }
+    return out;
+}
+
 std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order) {
     std::vector<PlannedSet> out;
     for (size_t i = 0; i < order.size(); ++i) {

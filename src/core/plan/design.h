@@ -35,6 +35,10 @@ const DesignInfo* designNamed(const std::string& name);
 /// are left out. Needs at least as many builds as the design.
 std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>& builds, int pullsPerSet);
 
+/// The base and a copy of it for each value of one setting (or part, when the base has a part of that name); the base
+/// keeps its own value. At most eight builds.
+std::vector<Build> sweepBuilds(const TestDay& day, const std::string& setting, const std::vector<std::string>& values);
+
 /// An unbroken run of planned pulls with one build fitted.
 struct PlannedSet {
     std::string build;

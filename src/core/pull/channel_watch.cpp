@@ -23,13 +23,20 @@ constexpr double kSlow = 0.002; ///< and in the slow one
 constexpr std::array kMayStandStill{"time",          "throttle",     "wastegate_duty",  "bypass_valve",
                                     "absorber_load", "knock_retard", "ignition_advance"};
 
+/// Their scatter follows the load, and a pull begins at once.
+constexpr std::array kScatterFollowsLoad{"torque", "power", "absorber_load", "spark_current"};
+
+template <size_t N> bool isIn(const std::array<const char*, N>& names, const std::string& name) {
+    return std::any_of(names.begin(), names.end(), [&](const char* one) { return name == one; });
+}
+
 } // namespace
 
 ChannelWatch::ChannelWatch(std::vector<std::string> channels) {
     for (std::string& name : channels) {
         Watched watched;
-        watched.mayStandStill =
-            std::any_of(kMayStandStill.begin(), kMayStandStill.end(), [&](const char* still) { return name == still; });
+        watched.mayStandStill = isIn(kMayStandStill, name);
+        watched.mayScatter = watched.mayStandStill || isIn(kScatterFollowsLoad, name);
         watched.name = std::move(name);
         m_watched.push_back(std::move(watched));
     }
@@ -65,8 +72,8 @@ void ChannelWatch::watch(Watched& c, double time_s, double value) {
     if (c.frames <= 3)
         return;
     c.scatter += kQuick * (second - c.scatter);
-    const bool noisy = c.frames > kLearnFrames && !c.mayStandStill && c.usualScatter > 0.0 &&
-                       c.scatter > kScatterTimes * c.usualScatter;
+    const bool noisy =
+        c.frames > kLearnFrames && !c.mayScatter && c.usualScatter > 0.0 && c.scatter > kScatterTimes * c.usualScatter;
     if (!noisy) // what is wrong must not become usual; the start counts in full
         c.usualScatter += std::max(kSlow, 1.0 / static_cast<double>(c.frames)) * (second - c.usualScatter);
     const double still_s = time_s - c.changedAt_s;

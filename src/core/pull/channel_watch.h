@@ -26,6 +26,7 @@ private:
     struct Watched {
         std::string name;
         bool mayStandStill = false;
+        bool mayScatter = false;
         ChannelState state = ChannelState::Good;
         double last = 0.0;
         double beforeLast = 0.0;

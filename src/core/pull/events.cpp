@@ -141,7 +141,7 @@ private:
                 fmt::format("torque drops by {:.0f} % for a moment near {:.0f} rpm", -100.0 * deepest,
                             m_s.speed_rpm[dips.front().first]));
         }
-        if (up < off.size())
+        if (up < off.size() && !m_brokenUp) // between stumbles the running median itself is low
             add("spike", up, up, off[up],
                 fmt::format("torque jumps by {:.0f} % for a moment near {:.0f} rpm", 100.0 * off[up],
                             m_s.speed_rpm[up]));

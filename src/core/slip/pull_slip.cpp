@@ -275,7 +275,7 @@ std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis) {
         return {};
     std::vector<std::pair<double, double>> set; // time, log of the mean
     for (const PullResult& result : analysis.pulls)
-        if (result.used && result.set == newest->set && std::isfinite(result.bandMean_w))
+        if (result.used && result.flags.empty() && result.set == newest->set && std::isfinite(result.bandMean_w))
             set.emplace_back(result.time_h, std::log(result.bandMean_w));
     if (set.size() < 3)
         return {};

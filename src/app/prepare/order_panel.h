@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/document/day_document.h"
+#include "app/look/fields.h"
+#include "app/prepare/order_strip.h"
+#include "app/prepare/repeatability_log.h"
+#include "app/shell/dialogs.h"
+
+#include <QComboBox>
+#include <QPushButton>
+#include <QSpinBox>
+
+namespace hillrun {
+
+/// The order of the pulls from a design, what is weak in it, and what it can see.
+class OrderPanel : public QWidget {
+    Q_OBJECT
+public:
+    OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, const RepeatabilityLog& log,
+               QWidget* parent = nullptr);
+
+private:
+    QWidget* makeOrder(Look& look);
+    QWidget* makeQuestion();
+    void chooseDesign(int index);
+    void setPullsPerSet(int pulls);
+    void refresh();
+    void refreshDesigns();
+    void refreshAnswer();
+    [[nodiscard]] MeasuredRepeatability repeatability() const;
+
+    DayDocument& m_document;
+    Dialogs& m_dialogs;
+    const RepeatabilityLog& m_log;
+    QComboBox* m_design = nullptr;
+    QSpinBox* m_pullsPerSet = nullptr;
+    OrderStrip* m_strip = nullptr;
+    QLabel* m_weakness = nullptr;
+    NumberField* m_matters = nullptr;
+    NumberField* m_repeatability = nullptr;
+    QPushButton* m_measured = nullptr;
+    QLabel* m_answer = nullptr;
+    QLabel* m_details = nullptr;
+};
+
+} // namespace hillrun

@@ -1,0 +1,56 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/look/theme.h"
+
+#include <QWidget>
+#include <string>
+#include <vector>
+
+namespace hillrun {
+
+/// The planned pulls as a row of flags that can be put in another order: by dragging, or with Ctrl and the arrow keys.
+/// Insert doubles the selected one, Delete takes it out.
+class OrderStrip : public QWidget {
+    Q_OBJECT
+public:
+    explicit OrderStrip(Look& look, QWidget* parent = nullptr);
+    struct Flag {
+        std::string build;
+        size_t number = 0; ///< of the build, for its colour
+        bool done = false;
+        bool operator==(const Flag&) const = default;
+    };
+    void setOrder(std::vector<Flag> flags);
+    [[nodiscard]] QRect flagRect(size_t at) const;
+    [[nodiscard]] QSize sizeHint() const override;
+    [[nodiscard]] int heightForWidth(int width) const override;
+    [[nodiscard]] bool hasHeightForWidth() const override { return true; }
+
+Q_SIGNALS:
+    void orderEdited(const std::vector<std::string>& order);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    [[nodiscard]] int inRow(int width) const;
+    [[nodiscard]] int gapsBefore(size_t at) const; ///< set changes up to here
+    [[nodiscard]] int flagAt(QPoint position) const;
+    void move(size_t from, size_t to);
+    void tell();
+
+    Look& m_look;
+    std::vector<Flag> m_flags;
+    int m_current = -1;
+    int m_dragged = -1;
+    bool m_moved = false;
+};
+
+} // namespace hillrun

@@ -1,0 +1,112 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/prepare/prepare_page.h"
+
+#include "app/look/words.h"
+#include "app/prepare/builds_panel.h"
+#include "app/prepare/cautions_panel.h"
+#include "app/prepare/order_panel.h"
+#include "app/prepare/protocol_panel.h"
+#include "app/prepare/windows_panel.h"
+
+#include <QStandardPaths>
+#include <QToolButton>
+
+namespace fs = std::filesystem;
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+
+PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
+                         const RepeatabilityLog& log, QWidget* parent)
+    : QWidget(parent), m_document(document) {
+    setObjectName(u"preparePage"_s);
+    m_stack = new QStackedLayout(this);
+    m_stack->addWidget(makeEmpty(actions));
+    m_stack->addWidget(makeWhole(look, dialogs, log));
+    const auto choose = [this] { m_stack->setCurrentIndex(m_document.isOpen() ? 1 : 0); };
+    connect(&m_document, &DayDocument::dayChanged, this, choose);
+    choose();
+}
+
+QWidget* PreparePage::makeEmpty(ActionRegistry& actions) {
+    auto* out = new QWidget(this);
+    auto* column = new QVBoxLayout(out);
+    column->addStretch(2);
+    auto* words = new QLabel(tr("What do you want to find out today?"), out);
+    words->setAlignment(Qt::AlignCenter);
+    words->setStyleSheet(u"font-size: 22px; font-weight: bold;"_s);
+    auto* more = new QLabel(tr("Begin a day with its builds and the order of its pulls, or open one."), out);
+    more->setAlignment(Qt::AlignCenter);
+    more->setProperty("quiet", true);
+    column->addWidget(words);
+    column->addWidget(more);
+    auto* row = new QHBoxLayout;
+    row->addStretch(1);
+    for (const char* id : {"day.new", "day.open"}) {
+        auto* button = new QToolButton(out);
+        button->setDefaultAction(actions.get(id));
+        button->setObjectName(QLatin1StringView(id) + u"_start"_s);
+        button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+        row->addWidget(button);
+    }
+    row->addStretch(1);
+    column->addLayout(row);
+    column->addStretch(3);
+    return out;
+}
+
+QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log) {
+    auto* out = new QWidget(this);
+    const fs::path ours = QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString();
+    m_article = new ArticlePanel(m_document, dialogs, ArticleCards(ours / "articles"), out);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(8);
+    left->addWidget(m_article);
+    left->addWidget(new ProtocolPanel(m_document, out));
+    left->addWidget(new CautionsPanel(m_document, dialogs, out), 1);
+    auto* below = new QHBoxLayout;
+    below->setSpacing(8);
+    below->addWidget(new OrderPanel(m_document, look, dialogs, log, out), 3);
+    auto* side = new QVBoxLayout;
+    side->setSpacing(8);
+    side->addWidget(new WindowsPanel(m_document, out));
+    side->addWidget(makeChanges(), 1);
+    below->addLayout(side, 2);
+    auto* right = new QVBoxLayout;
+    right->setSpacing(8);
+    auto* builds = new BuildsPanel(m_document, look, dialogs, out);
+    builds->setMinimumHeight(318);
+    right->addWidget(builds, 1);
+    right->addLayout(below, 1);
+    auto* whole = new QHBoxLayout(out);
+    whole->setContentsMargins(16, 12, 16, 12);
+    whole->setSpacing(8);
+    whole->addLayout(left, 0);
+    whole->addLayout(right, 1);
+    for (int i = 0; i < left->count(); ++i)
+        left->itemAt(i)->widget()->setFixedWidth(332);
+    return out;
+}
+
+/// What was really done between the sets, as it was noted on Pull.
+QWidget* PreparePage::makeChanges() {
+    const Panel panel = makePanel(tr("Changes as they were done"), this);
+    auto* words = quietLabel(u"changesText"_s, panel.frame);
+    panel.column->addWidget(words);
+    panel.column->addStretch(1);
+    const auto refresh = [this, words] {
+        QStringList lines;
+        for (const BuildChange& change : m_document.day().changes)
+            lines << tr("%1 %2 \u2192 %3: %4")
+                         .arg(qs(change.when).mid(11, 5), qs(change.from), qs(change.to),
+                              change.note.empty() ? tr("nothing noted") : qs(change.note));
+        words->setText(lines.isEmpty() ? tr("None yet. Pull asks for them when a build is changed.")
+                                       : lines.join(u"\n"_s));
+    };
+    connect(&m_document, &DayDocument::dayChanged, this, refresh);
+    refresh();
+    return panel.frame;
+}
+
+} // namespace hillrun

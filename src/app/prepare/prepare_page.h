@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/look/theme.h"
+#include "app/prepare/article_panel.h"
+#include "app/prepare/repeatability_log.h"
+#include "app/shell/action_registry.h"
+
+#include <QStackedLayout>
+#include <QWidget>
+
+namespace hillrun {
+
+/// What is to be found out, with what, in which order, and how: the day before its first pull.
+class PreparePage : public QWidget {
+    Q_OBJECT
+public:
+    PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
+                const RepeatabilityLog& log, QWidget* parent = nullptr);
+    void editArticle() { m_article->editArticle(); }
+
+private:
+    QWidget* makeEmpty(ActionRegistry& actions);
+    QWidget* makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log);
+    QWidget* makeChanges();
+    DayDocument& m_document;
+    ArticlePanel* m_article = nullptr;
+    QStackedLayout* m_stack = nullptr;
+};
+
+} // namespace hillrun

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/look/theme.h"
+#include "app/pull/gates.h"
+
+#include <QWidget>
+
+namespace hillrun {
+
+/// The gates, one under the other, large enough for two metres: a filled mark is met, a hollow one is waited for.
+class GateList : public QWidget {
+    Q_OBJECT
+public:
+    explicit GateList(Look& look, QWidget* parent = nullptr);
+    void setGates(std::vector<Gate> gates);
+    [[nodiscard]] const std::vector<Gate>& gates() const { return m_gates; }
+    [[nodiscard]] QSize sizeHint() const override;
+    [[nodiscard]] QSize minimumSizeHint() const override { return {180, sizeHint().height()}; }
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    void paintGate(QPainter& painter, const QRect& room, const Gate& gate) const;
+    Look& m_look;
+    std::vector<Gate> m_gates;
+};
+
+} // namespace hillrun

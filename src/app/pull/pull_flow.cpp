@@ -1,0 +1,220 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/pull/pull_flow.h"
+
+#include "app/look/words.h"
+#include "core/errors/data_error.h"
+
+#include <fmt/format.h>
+#include <QDateTime>
+
+namespace fs = std::filesystem;
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr double kFreshStation_s = 120.0;
+
+double machineClock_s() { return static_cast<double>(QDateTime::currentMSecsSinceEpoch()) / 1000.0; }
+
+} // namespace
+
+PullFlow::PullFlow(DayDocument& document, CellService& service, QObject* parent)
+    : QObject(parent), m_document(document), m_service(service) {
+    connect(&m_service, &CellService::pullRecorded, this, &PullFlow::take);
+    connect(&m_service, &CellService::pullStarted, this, &PullFlow::changed);
+    connect(&m_service, &CellService::pullDropped, this, &PullFlow::changed);
+    connect(&m_document, &DayDocument::dayChanged, this, [this] {
+        if (!m_document.isOpen() && m_armed)
+            disarm();
+        else if (m_armed)
+            m_service.arm(nextRequest());
+        Q_EMIT changed();
+    });
+    connect(&m_document, &DayDocument::analysisReady, this, &PullFlow::writeSlip);
+}
+
+double PullFlow::clock_s() const {
+    const double cell = m_service.now()->cellClock_s;
+    return cell > 0.0 ? cell : machineClock_s();
+}
+
+std::string PullFlow::nowText() const {
+    const LiveSnapshotPtr live = m_service.now();
+    QDateTime now = QDateTime::currentDateTime();
+    int offset_s = now.offsetFromUtc();
+    if (live->cellClock_s > 0.0) {
+        now = QDateTime::fromSecsSinceEpoch(std::llround(live->cellClock_s), Qt::UTC);
+        const std::string& o = live->cellOffset;
+        offset_s =
+            o.size() == 6 ? (o[0] == '-' ? -60 : 60) * (60 * std::stoi(o.substr(1, 2)) + std::stoi(o.substr(4, 2))) : 0;
+    }
+    return now.toOffsetFromUtc(offset_s).toString(Qt::ISODate).toStdString();
+}
+
+std::string PullFlow::fitted() const {
+    const TestDay& day = m_document.day();
+    const PlanProgress plan = progress();
+    if (!plan.fitted.empty())
+        return plan.fitted;
+    if (findBuild(day, m_chosen))
+        return m_chosen;
+    if (!plan.build.empty())
+        return plan.build;
+    return day.builds.empty() ? std::string() : day.builds.front().id;
+}
+
+QString PullFlow::settling() const {
+    const auto analysis = m_document.analysis();
+    if (m_slip && m_slip->suspicious && !m_slipAnswered)
+        return {}; // first say whether that pull counts
+    return analysis ? qs(settlingNotice(m_document.day(), *analysis)) : QString();
+}
+
+void PullFlow::setWeather(const WeatherReading& reading) {
+    m_weather = reading;
+    m_weatherTyped_s = reading.atmosphere() ? std::optional(machineClock_s()) : std::nullopt;
+    if (m_armed)
+        m_service.arm(nextRequest());
+    Q_EMIT changed();
+}
+
+std::optional<double> PullFlow::weatherAge_s() const {
+    const LiveSnapshotPtr live = m_service.now();
+    std::optional<double> age;
+    if (live->weather.atmosphere())
+        age = live->weatherAge_s;
+    if (m_weatherTyped_s) {
+        const double typed = machineClock_s() - *m_weatherTyped_s;
+        age = age ? std::min(*age, typed) : typed;
+    }
+    return age;
+}
+
+std::optional<Atmosphere> PullFlow::air() const {
+    const LiveSnapshotPtr live = m_service.now();
+    if (const auto station = live->weather.atmosphere(); station && live->weatherAge_s < kFreshStation_s)
+        return station;
+    return m_weather.atmosphere();
+}
+
+std::string PullFlow::nextPullId() const {
+    int number = 0;
+    for (const Pull& pull : m_document.day().pulls)
+        if (pull.id.size() > 1 && pull.id[0] == 'p')
+            number = std::max(number, std::atoi(pull.id.c_str() + 1));
+    return fmt::format("p{:02}", number + 1);
+}
+
+PullRequest PullFlow::nextRequest() const {
+    const TestDay& day = m_document.day();
+    PullRequest out;
+    out.dayPath = m_document.path();
+    out.sweep = day.cell.sweep;
+    out.pull.id = nextPullId();
+    out.pull.file = "pulls/" + out.pull.id + ".csv";
+    out.pull.build = fitted();
+    out.pull.gear = day.plan.protocol.gear;
+    out.pull.weather = m_weather.atmosphere();
+    return out;
+}
+
+void PullFlow::arm() {
+    if (!m_document.isOpen() || m_document.path().empty() || fitted().empty())
+        return;
+    m_armed = true;
+    m_slipAnswered = true;
+    m_service.arm(nextRequest());
+    Q_EMIT changed();
+}
+
+void PullFlow::disarm() {
+    m_armed = false;
+    m_service.disarm();
+    Q_EMIT changed();
+}
+
+void PullFlow::startByHand() {
+    if (!m_armed)
+        arm();
+    m_service.startByHand();
+}
+
+void PullFlow::endByHand() { m_service.endByHand(); }
+
+void PullFlow::changeBuild(const std::string& to, const QString& note) {
+    const std::string from = fitted();
+    m_chosen = to;
+    if (to == from && note.trimmed().isEmpty())
+        return;
+    const std::string when = nowText();
+    m_document.edit(tr("Fit build %1").arg(qs(to)), [&](TestDay& day) {
+        day.changes.push_back({when, from, to, note.trimmed().toStdString(), {}});
+    });
+    try {
+        m_document.save();
+    } catch (const DataError& error) {
+        Q_EMIT notSaved(QString::fromUtf8(error.what()));
+    }
+}
+
+/// The pull goes into the day and onto the disk before anything else is done with it.
+void PullFlow::take(const RecordedPull& recorded) {
+    Pull pull = recorded.pull;
+    if (findPull(m_document.day(), pull.id)) { // two came in a row before the day knew the first
+        pull.id = nextPullId();
+        pull.file = "pulls/" + pull.id + ".csv";
+    }
+    m_lastEnded_s = clock_s();
+    m_slipDue = pull.id;
+    m_slip.reset();
+    m_slipAnswered = false;
+    m_document.edit(tr("Record %1").arg(qs(pull.id)), [&](TestDay& day) { day.pulls.push_back(pull); });
+    try {
+        m_document.save();
+        std::error_code ignored;
+        fs::remove(recorded.journal, ignored);
+    } catch (const DataError& error) {
+        Q_EMIT notSaved(QString::fromUtf8(error.what()));
+    }
+    if (m_armed)
+        m_service.arm(nextRequest());
+    Q_EMIT changed();
+}
+
+void PullFlow::writeSlip() {
+    const auto analysis = m_document.analysis();
+    if (m_slipDue.empty() || !analysis || !findPull(m_document.day(), m_slipDue)) {
+        Q_EMIT changed();
+        return;
+    }
+    if (std::none_of(analysis->pulls.begin(), analysis->pulls.end(), [&](const auto& p) { return p.id == m_slipDue; }))
+        return; // an older answer
+    m_slip = pullSlip(m_document.day(), *analysis, m_slipDue);
+    if (const Pull* pull = findPull(m_document.day(), m_slipDue); pull && !pull->note.empty())
+        m_slip->lines.insert(m_slip->lines.begin(), {SlipWeight::Warning, "The " + pull->note + ".", "note"});
+    m_slipDue.clear();
+    Q_EMIT slipReady();
+    Q_EMIT changed();
+}
+
+void PullFlow::keep() {
+    m_slipAnswered = true;
+    Q_EMIT changed();
+}
+
+void PullFlow::setAside(const QString& reason) {
+    if (!m_slip)
+        return;
+    m_slipAnswered = true;
+    m_document.setAside({m_slip->pull}, reason);
+    try {
+        m_document.save();
+    } catch (const DataError& error) {
+        Q_EMIT notSaved(QString::fromUtf8(error.what()));
+    }
+    Q_EMIT changed();
+}
+
+} // namespace hillrun

@@ -1,0 +1,521 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/pull/pull_page.h"
+
+#include "app/check/check_content.h"
+#include "app/look/words.h"
+#include "core/plan/cautions.h"
+#include "core/pull/channels.h"
+#include "core/pull/reduce.h"
+
+#include <cmath>
+#include <QScrollArea>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+QLabel* largeLabel(const QString& name, int pixels, bool bold, QWidget* parent) {
+    auto* out = new QLabel(parent);
+    out->setObjectName(name);
+    out->setStyleSheet(u"font-size: %1px;%2"_s.arg(pixels).arg(bold ? u" font-weight: bold;"_s : QString()));
+    return out;
+}
+
+QString mark(const QColor& colour, const QString& text) {
+    return u"<span style=\"color:%1\">%2</span>"_s.arg(colour.name(), text.toHtmlEscaped());
+}
+
+} // namespace
+
+PullPage::PullPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, Dialogs& dialogs,
+                   SettingsStore& settings, QWidget* parent)
+    : QWidget(parent), m_document(document), m_selection(selection), m_look(look), m_dialogs(dialogs),
+      m_settings(settings), m_flow(document, m_service) {
+    setObjectName(u"pullPage"_s);
+    auto* whole = new QHBoxLayout(this);
+    whole->setContentsMargins(16, 12, 16, 12);
+    whole->setSpacing(8);
+    whole->addWidget(makeLeft(actions));
+    whole->addWidget(makeMiddle(), 1);
+    whole->addWidget(makeRight(actions));
+    connect(&m_service, &CellService::changed, this, &PullPage::refresh);
+    connect(&m_flow, &PullFlow::changed, this, [this] {
+        refreshPlan();
+        Q_EMIT stateChanged();
+    });
+    connect(&m_flow, &PullFlow::slipReady, this, [this] { m_selection.setPull(m_flow.slip()->pull); });
+    connect(&m_flow, &PullFlow::notSaved, this, [this](const QString& why) {
+        m_dialogs.showError(this, tr("The pull is kept in memory and in its journal, but could not be saved"), why);
+    });
+    connect(&m_selection, &Selection::viewChanged, this, &PullPage::refreshPlan);
+    connect(&m_look, &Look::changed, this, &PullPage::refreshPlan);
+    refreshPlan();
+    refresh();
+}
+
+QToolButton* PullPage::largeButton(ActionRegistry& actions, const char* id, QWidget* parent) {
+    auto* out = new QToolButton(parent);
+    out->setDefaultAction(actions.get(id));
+    out->setObjectName(QLatin1StringView(id) + u"_large"_s);
+    out->setAccessibleName(actions.get(id)->text());
+    out->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    out->setProperty("large", true);
+    out->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    out->setMinimumHeight(52);
+    return out;
+}
+
+QWidget* PullPage::makeLeft(ActionRegistry& actions) {
+    const Panel panel = makePanel(tr("Gates"), this);
+    panel.frame->setFixedWidth(268);
+    m_verdict = largeLabel(u"gateVerdict"_s, 22, true, panel.frame);
+    m_verdict->setWordWrap(true);
+    m_verdict->setMinimumHeight(56);
+    m_verdict->setAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    m_gates = new GateList(m_look, panel.frame);
+    panel.column->addWidget(m_verdict);
+    panel.column->addWidget(m_gates);
+    panel.column->addStretch(1);
+    panel.column->addWidget(makeWeather());
+    m_links = quietLabel(u"linksText"_s, panel.frame);
+    m_links->setProperty("small", true);
+    m_links->setTextFormat(Qt::RichText);
+    panel.column->addWidget(m_links);
+    auto* links = new QToolButton(panel.frame);
+    links->setDefaultAction(actions.get("pull.links"));
+    links->setObjectName(u"linksButton"_s);
+    links->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    panel.column->addWidget(links, 0, Qt::AlignLeft);
+    return panel.frame;
+}
+
+QWidget* PullPage::makeWeather() {
+    auto* out = new QWidget(this);
+    auto* column = new QVBoxLayout(out);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(4);
+    m_temperature =
+        new NumberField(u"weatherTemperature"_s, tr("Air temperature at the intake"), -40, 60, 1, u"\u00B0C"_s, out);
+    m_pressure = new NumberField(u"weatherPressure"_s, tr("Station pressure, not the sea-level figure"), 60, 110, 2,
+                                 u"kPa"_s, out);
+    m_humidity = new NumberField(u"weatherHumidity"_s, tr("Relative humidity"), 0, 100, 0, u"%"_s, out);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(4);
+    row->addWidget(labelled(tr("air"), m_temperature, out), 3);
+    row->addWidget(labelled(tr("pressure"), m_pressure, out), 4);
+    row->addWidget(labelled(tr("humidity"), m_humidity, out), 3);
+    column->addLayout(row);
+    m_weatherFrom = quietLabel(u"weatherFrom"_s, out);
+    m_weatherFrom->setProperty("small", true);
+    column->addWidget(m_weatherFrom);
+    for (NumberField* field : {m_temperature, m_pressure, m_humidity}) {
+        field->setMinimumWidth(56);
+        connect(field, &NumberField::edited, this, &PullPage::typeWeather);
+    }
+    return out;
+}
+
+QWidget* PullPage::makeMiddle() {
+    auto* frame = new QFrame(this);
+    frame->setProperty("panel", true);
+    auto* column = new QVBoxLayout(frame);
+    column->setContentsMargins(12, 6, 12, 6);
+    column->setSpacing(2);
+    auto* numbers = new QHBoxLayout;
+    m_speed = largeLabel(u"liveSpeed"_s, 44, true, frame);
+    m_value = largeLabel(u"liveValue"_s, 44, true, frame);
+    m_valueUnit = new QLabel(frame);
+    m_valueUnit->setProperty("quiet", true);
+    auto* rpm = new QLabel(tr("rpm"), frame);
+    rpm->setProperty("quiet", true);
+    m_state = largeLabel(u"recorderState"_s, 22, true, frame);
+    m_state->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    m_speed->setMinimumWidth(132);
+    m_value->setMinimumWidth(112);
+    for (QLabel* number : {m_speed, m_value})
+        number->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    numbers->addWidget(m_speed);
+    numbers->addWidget(rpm, 0, Qt::AlignBottom);
+    numbers->addWidget(m_value);
+    numbers->addWidget(m_valueUnit, 0, Qt::AlignBottom);
+    numbers->addStretch(1);
+    numbers->addWidget(m_state);
+    column->addLayout(numbers);
+    m_board = new Board(m_look, u"liveBoard"_s, frame);
+    m_board->setMinimumSize(280, 200);
+    column->addWidget(m_board, 1);
+    return frame;
+}
+
+QWidget* PullPage::makeRight(ActionRegistry& actions) {
+    auto* right = new QWidget(this);
+    right->setFixedWidth(330);
+    auto* whole = new QVBoxLayout(right);
+    whole->setContentsMargins(0, 0, 0, 0);
+    whole->setSpacing(8);
+    const Panel next = makePanel(tr("Next"), right);
+    m_next = largeLabel(u"nextStep"_s, 22, true, next.frame);
+    m_next->setWordWrap(true);
+    m_advice = quietLabel(u"nextAdvice"_s, next.frame);
+    m_settling = quietLabel(u"settlingText"_s, next.frame);
+    next.column->addWidget(m_next);
+    next.column->addWidget(m_advice);
+    next.column->addWidget(m_settling);
+    next.column->addWidget(largeButton(actions, "pull.arm", next.frame));
+    auto* row = new QHBoxLayout;
+    row->addWidget(largeButton(actions, "pull.change", next.frame));
+    row->addWidget(largeButton(actions, "pull.by_hand", next.frame));
+    next.column->addLayout(row);
+    whole->addWidget(next.frame);
+
+    const Panel slip = makePanel(tr("Slip"), right);
+    m_slip = slip.frame;
+    m_slip->setObjectName(u"pullSlip"_s);
+    auto* head = new QHBoxLayout;
+    m_slipHead = largeLabel(u"slipHead"_s, 22, true, slip.frame);
+    m_slipHead->setWordWrap(true);
+    m_slipNumber = largeLabel(u"slipNumber"_s, 22, true, slip.frame);
+    m_slipNumber->setAlignment(Qt::AlignRight | Qt::AlignTop);
+    head->addWidget(m_slipHead, 1);
+    head->addWidget(m_slipNumber);
+    slip.column->addLayout(head);
+    auto* area = new QScrollArea(slip.frame);
+    area->setWidgetResizable(true);
+    area->setFrameShape(QFrame::NoFrame);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    m_slipLines = new QLabel(area);
+    m_slipLines->setObjectName(u"slipLines"_s);
+    m_slipLines->setProperty("panelInside", true);
+    m_slipLines->setWordWrap(true);
+    m_slipLines->setTextFormat(Qt::RichText);
+    m_slipLines->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    area->setWidget(m_slipLines);
+    slip.column->addWidget(area, 1);
+    auto* answers = new QHBoxLayout;
+    m_keep = largeButton(actions, "pull.keep", slip.frame);
+    m_aside = largeButton(actions, "check.use", slip.frame);
+    answers->addWidget(m_keep);
+    answers->addWidget(m_aside);
+    slip.column->addLayout(answers);
+    whole->addWidget(m_slip, 1);
+    return right;
+}
+
+void PullPage::setLinks(const std::vector<LinkAddress>& addresses) {
+    m_hasLinks = !addresses.empty();
+    m_service.setLinks(addresses);
+    Q_EMIT stateChanged();
+}
+
+void PullPage::useKeptLinks() {
+    std::vector<LinkAddress> addresses;
+    for (const NamedLink& link : keptLinks(m_settings))
+        if (link.inUse)
+            addresses.push_back(link.address);
+    setLinks(addresses);
+}
+
+void PullPage::editLinks() {
+    auto* dialog = new LinksDialog(keptLinks(m_settings), this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QDialog::accepted, this, [this, dialog] {
+        keepLinks(m_settings, dialog->links());
+        useKeptLinks();
+    });
+    dialog->open();
+}
+
+void PullPage::toggleArm() {
+    if (m_flow.armed())
+        return m_flow.disarm();
+    if (m_document.path().empty())
+        Q_EMIT needsPlace();
+    m_flow.arm();
+}
+
+void PullPage::toggleByHand() {
+    const RecorderState state = m_service.now()->recorder;
+    if (state == RecorderState::Running || state == RecorderState::Ending)
+        return m_flow.endByHand();
+    if (m_document.path().empty())
+        Q_EMIT needsPlace();
+    m_flow.startByHand();
+}
+
+void PullPage::askChange() {
+    const TestDay& day = m_document.day();
+    const PlanProgress plan = m_flow.progress();
+    const auto answer =
+        m_dialogs.askBuildChange(this, day, m_flow.fitted(), plan.needsChange ? plan.build : m_flow.fitted());
+    if (answer)
+        m_flow.changeBuild(answer->to, answer->note);
+}
+
+void PullPage::keep() { m_flow.keep(); }
+
+void PullPage::askSetAside() {
+    if (!m_flow.slip())
+        return;
+    if (const auto reason = m_dialogs.askReason(this, qs(m_flow.slip()->pull)))
+        m_flow.setAside(*reason);
+}
+
+void PullPage::typeWeather() {
+    m_flow.setWeather({m_temperature->number(), m_pressure->number(), m_humidity->number()});
+    refreshPlan();
+}
+
+double PullPage::shown(double torque_nm, double rpm) const {
+    const DisplayUnits units = m_selection.units();
+    return m_selection.quantity() == Quantity::Power ? powerIn(units.power, torque_nm * angularSpeed(rpm))
+                                                     : torqueIn(units.torque, torque_nm);
+}
+
+void PullPage::refresh() {
+    const LiveSnapshotPtr live = m_service.now();
+    const GateClock clock{m_flow.clock_s(), m_flow.lastPullEnded_s(), m_flow.weatherAge_s()};
+    m_gates->setGates(gatesOf(m_document.day(), *live, clock));
+    const bool pulling = live->recorder == RecorderState::Running || live->recorder == RecorderState::Ending;
+    const QString verdict = pulling ? tr("The pull runs") : gateVerdict(m_gates->gates());
+    if (m_verdict->text() != verdict)
+        m_verdict->setText(verdict);
+    setWarning(m_verdict, !pulling && !gatesOpen(m_gates->gates()));
+    refreshLinks(*live);
+    refreshNumbers(*live);
+    if (pulling || m_wasPulling)
+        refreshBoard(*live);
+    if (pulling != m_wasPulling) {
+        m_wasPulling = pulling;
+        refreshPlan();
+        Q_EMIT stateChanged();
+    }
+}
+
+void PullPage::refreshLinks(const LiveSnapshot& live) {
+    const Theme& t = m_look.theme();
+    QStringList lines;
+    for (const LinkStatus& link : live.links) {
+        const bool silent = link.state == LinkState::Connected && link.silent_s > 2.0;
+        const bool good = link.state == LinkState::Connected && !silent;
+        const QString what = link.address.words();
+        QString state = link.state == LinkState::Lost         ? tr("lost: %1").arg(link.words)
+                        : link.state == LinkState::Connecting ? tr("connecting")
+                        : silent ? tr("silent for %1").arg(ageText(std::min(link.silent_s, 86400.0)))
+                                 : tr("live");
+        if (good && link.address.isTelemetry())
+            state = tr("%1 frames/s").arg(std::round(live.framesPerSecond));
+        if (link.bad > 0)
+            state += tr(", %1 bad").arg(link.bad);
+        lines << mark(good ? t.mark : t.warning, good ? u"\u25A0 "_s : u"\u25A1 "_s) + what.toHtmlEscaped() + u": "_s +
+                     state.toHtmlEscaped();
+    }
+    for (const LiveValue& value : live.values)
+        if (value.state != ChannelState::Good)
+            lines << mark(t.warning, tr("%1 %2").arg(qs(channelLabel(value.channel)),
+                                                     QString::fromUtf8(channelStateText(value.state))));
+    if (lines.isEmpty())
+        lines << tr("No connection. Press Ctrl+L to name the cell.");
+    if (!live.journalProblem.empty())
+        lines << mark(
+            t.stop, tr("The journal cannot be written: %1. The pull is kept in memory.").arg(qs(live.journalProblem)));
+    const QString text = lines.join(u"<br>"_s);
+    if (m_links->text() != text)
+        m_links->setText(text);
+}
+
+void PullPage::refreshNumbers(const LiveSnapshot& live) {
+    const LiveValue* speed = live.find("engine_speed");
+    const LiveValue* torque = live.find("torque");
+    const bool known = speed && std::isfinite(speed->value) && !live.stale;
+    m_speed->setText(known ? QString::number(10.0 * std::round(speed->value / 10.0), 'f', 0) : u"\u2013"_s);
+    const bool alsoTorque = known && torque && std::isfinite(torque->value);
+    m_value->setText(alsoTorque ? QString::number(shown(torque->value, speed->value), 'f', 1) : u"\u2013"_s);
+    const DisplayUnits units = m_selection.units();
+    m_valueUnit->setText(QString::fromUtf8(m_selection.quantity() == Quantity::Power ? powerUnitText(units.power)
+                                                                                     : torqueUnitText(units.torque)));
+    QString state;
+    switch (live.recorder) {
+    case RecorderState::Off:
+        state = tr("not armed");
+        break;
+    case RecorderState::Armed:
+        state = live.stale ? tr("armed, no signal") : tr("armed");
+        break;
+    case RecorderState::Running:
+        state = tr("recording %1 s").arg(live.pullSeconds, 0, 'f', 0);
+        break;
+    case RecorderState::Ending:
+        state = tr("ending");
+        break;
+    }
+    m_state->setText(state);
+    setWarning(m_state, live.recorder == RecorderState::Off || (live.recorder == RecorderState::Armed && live.stale));
+}
+
+/// The last good pull of the build that is fitted, as it was measured.
+BoardSeries PullPage::ghost() const {
+    BoardSeries out;
+    const auto analysis = m_document.analysis();
+    if (!analysis)
+        return out;
+    const std::string fitted = m_flow.fitted();
+    const std::string newest = m_flow.slip() ? m_flow.slip()->pull : std::string();
+    const PullResult* last = nullptr;
+    for (const PullResult& pull : analysis->pulls)
+        if (pull.build == fitted && pull.used && pull.curve && pull.id != newest &&
+            (!last || pull.time_h > last->time_h))
+            last = &pull;
+    if (!last)
+        return out;
+    const Curve& curve = *last->curve;
+    out.x = curve.rpm;
+    for (size_t i = 0; i < curve.rpm.size(); ++i)
+        out.y.push_back(shown(curve.torque_nm[i] / curve.air.factor, curve.rpm[i]));
+    out.pen = QPen(m_look.theme().quietInk, 1.5, Qt::DashLine);
+    out.label = qs(last->id);
+    return out;
+}
+
+/// The pull of the slip, in full.
+BoardSeries PullPage::lastTrace() const {
+    BoardSeries out;
+    const auto analysis = m_document.analysis();
+    if (!m_flow.slip() || !analysis)
+        return out;
+    const PullResult* result = findResult(*analysis, m_flow.slip()->pull);
+    if (!result || !result->curve)
+        return out;
+    const Curve& curve = *result->curve;
+    out.x = curve.rpm;
+    for (size_t i = 0; i < curve.rpm.size(); ++i)
+        out.y.push_back(shown(curve.torque_nm[i] / curve.air.factor, curve.rpm[i]));
+    out.pen = QPen(m_look.theme().build(buildNumber(m_document.day(), result->build)), 2.6);
+    out.label = qs(result->id);
+    return out;
+}
+
+void PullPage::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refreshPlan();
+}
+
+void PullPage::refreshBoard(const LiveSnapshot& live) {
+    if (!isVisible())
+        return; // it has no size yet
+    const TestDay& day = m_document.day();
+    const DisplayUnits units = m_selection.units();
+    const bool power = m_selection.quantity() == Quantity::Power;
+    BoardContent content;
+    content.title = tr("%1, %2 \u00B7 as measured, not corrected")
+                        .arg(power ? tr("Power") : tr("Torque"),
+                             QString::fromUtf8(power ? powerUnitText(units.power) : torqueUnitText(units.torque)));
+    BoardSeries before = ghost();
+    if (!before.x.empty())
+        content.title += tr(" \u00B7 dashed: last good pull of %1").arg(qs(m_flow.fitted()));
+    const PullProtocol& protocol = day.plan.protocol;
+    if (protocol.start_rpm && protocol.end_rpm)
+        content.xRange = RpmRange{*protocol.start_rpm - 200.0, *protocol.end_rpm + 200.0};
+    else if (!before.x.empty())
+        content.xRange = RpmRange{before.x.front() - 200.0, before.x.back() + 200.0};
+    content.series.push_back(std::move(before));
+    const bool pulling = live.recorder == RecorderState::Running || live.recorder == RecorderState::Ending;
+    if (pulling) {
+        BoardSeries trace;
+        trace.x = live.traceSpeed_rpm;
+        for (size_t i = 0; i < trace.x.size(); ++i)
+            trace.y.push_back(shown(live.traceTorque_nm[i], trace.x[i]));
+        trace.pen = QPen(m_look.theme().build(buildNumber(day, m_flow.fitted())), 2.6);
+        content.series.push_back(std::move(trace));
+        if (!content.xRange && !live.traceSpeed_rpm.empty())
+            content.xRange = RpmRange{live.traceSpeed_rpm.front() - 200.0, live.traceSpeed_rpm.back() + 1500.0};
+    } else {
+        content.series.push_back(lastTrace());
+        if (!content.xRange && !content.series.back().x.empty())
+            content.xRange = RpmRange{content.series.back().x.front() - 200.0, content.series.back().x.back() + 200.0};
+    }
+    std::erase_if(content.series, [](const BoardSeries& series) { return series.x.empty(); });
+    m_board->setContent(std::move(content));
+}
+
+void PullPage::refreshPlan() {
+    const TestDay& day = m_document.day();
+    const PlanProgress plan = m_flow.progress();
+    const LiveSnapshotPtr live = m_service.now();
+    const std::string fitted = m_flow.fitted();
+    const bool undecided = m_flow.slip() && m_flow.slip()->suspicious && !m_flow.slipAnswered();
+    m_next->setText(!m_document.isOpen() ? tr("No day is open")
+                    : undecided          ? tr("Keep %1, or set it aside?").arg(qs(m_flow.slip()->pull))
+                    : plan.done.empty() ? (fitted.empty() ? tr("No build yet") : tr("Pull of build %1").arg(qs(fitted)))
+                                        : qs(nextStepText(plan)));
+    QStringList advice;
+    bool warn = false;
+    if (!m_document.isOpen())
+        advice << tr("Open a day or begin one on Prepare.");
+    else if (plan.needsChange)
+        advice << tr("On the dyno: %1. Press B when %2 is fitted.").arg(qs(plan.fitted), qs(plan.build));
+    else if (plan.next && plan.pullsInSet > 0)
+        advice << tr("%1 of %2 planned pulls are made.")
+                      .arg(std::count(plan.done.begin(), plan.done.end(), 1))
+                      .arg(plan.done.size());
+    if (const size_t open = cautionsOpen(day).size(); m_document.isOpen() && open > 0) {
+        advice << tr("%1 cautions are not ticked (Prepare).").arg(open);
+        warn = true;
+    }
+    if (!live->cellBuild.empty() && !fitted.empty() && live->cellBuild != fitted && !plan.needsChange) {
+        advice << tr("The cell says build %1 is fitted, the day says %2.").arg(qs(live->cellBuild), qs(fitted));
+        warn = true;
+    }
+    m_advice->setText(advice.join(u"\n"_s));
+    setWarning(m_advice, warn);
+    const QString settling = m_flow.settling();
+    m_settling->setText(settling);
+    m_settling->setVisible(!settling.isEmpty());
+    setWarning(m_settling, true);
+    const bool station = live->weather.atmosphere() && live->weatherAge_s < 120.0;
+    if (station) {
+        m_temperature->show(live->weather.temperature_c);
+        m_pressure->show(live->weather.pressure_kpa);
+        m_humidity->show(live->weather.humidity_pct);
+    }
+    const QString sea =
+        m_pressure->number() ? qs(seaLevelWarning(*m_pressure->number(), day.cell.altitude_m)) : QString();
+    m_weatherFrom->setText(!sea.isEmpty() ? sea
+                           : station      ? tr("from the station: %1").arg(live->weatherFrom)
+                                          : tr("typed by hand; give the station pressure"));
+    setWarning(m_weatherFrom, !sea.isEmpty());
+    refreshSlip();
+    refreshBoard(*live);
+}
+
+void PullPage::refreshSlip() {
+    const Theme& t = m_look.theme();
+    const auto& slip = m_flow.slip();
+    if (!slip) {
+        const bool waits = !m_flow.slipAnswered();
+        m_slipHead->setText(waits ? tr("Looking at it \u2026") : QString());
+        m_slipNumber->clear();
+        m_slipLines->setText(mark(t.quietInk, tr("After each pull: how it lies on its set, what was found, and whether "
+                                                 "to keep it.")));
+        return;
+    }
+    const Pull* pull = findPull(m_document.day(), slip->pull);
+    const bool aside = pull && !pull->use;
+    m_slipHead->setText(u"%1 %2"_s.arg(qs(slip->pull), aside ? tr("set aside") : qs(slip->headline)));
+    setWarning(m_slipHead, slip->suspicious && !aside);
+    m_slipNumber->setText(slip->differenceFromSet_pct ? percentText(*slip->differenceFromSet_pct, 1) : QString());
+    QStringList lines;
+    if (aside)
+        lines << tr("Set aside: %1").arg(qs(pull->reason)).toHtmlEscaped();
+    for (const SlipLine& line : slip->lines) {
+        const bool warning = line.weight == SlipWeight::Warning;
+        const QString text = u"<div style=\"margin-bottom:6px\">%1</div>"_s.arg(
+            warning ? u"<b style=\"color:%1\">%2</b>"_s.arg(t.warning.name(), qs(line.text).toHtmlEscaped())
+                    : mark(line.weight == SlipWeight::Note ? t.ink : t.quietInk, qs(line.text)));
+        lines << text;
+    }
+    m_slipLines->setText(lines.join(QString()));
+}
+
+} // namespace hillrun

@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/board/board.h"
+#include "app/document/selection.h"
+#include "app/look/fields.h"
+#include "app/pull/gate_list.h"
+#include "app/pull/links_dialog.h"
+#include "app/pull/pull_flow.h"
+#include "app/shell/action_registry.h"
+#include "app/shell/dialogs.h"
+
+#include <QToolButton>
+
+namespace hillrun {
+
+/// The day as it is run: gates, the live trace over the ghost of the last good pull, what is next, and after each pull
+/// its slip. Few words, large; every step has a key.
+class PullPage : public QWidget {
+    Q_OBJECT
+public:
+    PullPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, Dialogs& dialogs,
+             SettingsStore& settings, QWidget* parent = nullptr);
+
+    [[nodiscard]] PullFlow& flow() { return m_flow; }
+    [[nodiscard]] CellService& service() { return m_service; }
+    void setLinks(const std::vector<LinkAddress>& addresses);
+    void useKeptLinks();
+    void editLinks();
+    void toggleArm();
+    void toggleByHand();
+    void askChange();
+    void keep();
+    void askSetAside();
+    [[nodiscard]] bool hasSlip() const { return m_flow.slip().has_value(); }
+    [[nodiscard]] bool hasLinks() const { return m_hasLinks; }
+
+Q_SIGNALS:
+    void stateChanged();
+    void needsPlace(); ///< the day must be saved somewhere before a pull can be recorded
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    QWidget* makeLeft(ActionRegistry& actions);
+    QWidget* makeWeather();
+    QWidget* makeMiddle();
+    QWidget* makeRight(ActionRegistry& actions);
+    QToolButton* largeButton(ActionRegistry& actions, const char* id, QWidget* parent);
+    void refresh();     ///< 30 times a second while a link is set
+    void refreshPlan(); ///< when the day, the slip or the state changes
+    void refreshLinks(const LiveSnapshot& live);
+    void refreshNumbers(const LiveSnapshot& live);
+    void refreshBoard(const LiveSnapshot& live);
+    void refreshSlip();
+    void typeWeather();
+    [[nodiscard]] BoardSeries ghost() const;
+    [[nodiscard]] BoardSeries lastTrace() const;
+    [[nodiscard]] double shown(double torque_nm, double rpm) const;
+
+    DayDocument& m_document;
+    Selection& m_selection;
+    Look& m_look;
+    Dialogs& m_dialogs;
+    SettingsStore& m_settings;
+    CellService m_service;
+    PullFlow m_flow;
+    bool m_hasLinks = false;
+    bool m_wasPulling = false;
+    size_t m_drawnPoints = 0;
+
+    QLabel* m_links = nullptr;
+    QLabel* m_verdict = nullptr;
+    GateList* m_gates = nullptr;
+    NumberField *m_temperature = nullptr, *m_pressure = nullptr, *m_humidity = nullptr;
+    QLabel* m_weatherFrom = nullptr;
+    QLabel *m_speed = nullptr, *m_value = nullptr, *m_valueUnit = nullptr, *m_state = nullptr;
+    Board* m_board = nullptr;
+    QLabel *m_next = nullptr, *m_advice = nullptr, *m_settling = nullptr;
+    QWidget* m_slip = nullptr;
+    QLabel *m_slipHead = nullptr, *m_slipNumber = nullptr, *m_slipLines = nullptr;
+    QToolButton *m_keep = nullptr, *m_aside = nullptr;
+};
+
+} // namespace hillrun

@@ -5,6 +5,7 @@
 
 #include "app/shell/main_window.h"
 
+#include <csignal>
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QTimer>
@@ -33,6 +34,7 @@ void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
 } // namespace
 
 int main(int argc, char** argv) {
+    std::signal(SIGXFSZ, SIG_IGN); // a file that may not grow is a write error, not the end of the program
     QApplication application(argc, argv);
     QApplication::setApplicationName(u"hillrun"_s);
     QApplication::setOrganizationName(u"hillrun"_s);

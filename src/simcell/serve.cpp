@@ -145,7 +145,7 @@ void CellServer::readConsole() {
         m_typed.remove(0, end + 1);
         if (line == "quit")
             return QCoreApplication::quit();
-        say(m_cell.command(line));
+        say(m_cell.command(line) + (line == "status" ? fmt::format(" listeners {}", m_listeners.size()) : ""));
     }
 }
 

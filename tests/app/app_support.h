@@ -15,7 +15,11 @@ namespace hillrun::test {
 /// Answers every question as the test says and keeps what was shown.
 class TestDialogs : public Dialogs {
 public:
-    std::optional<QString> dayFolder, dayZip, target, reason;
+    std::optional<QString> dayFolder, dayZip, target, reason, text;
+    QStringList attachments;
+    std::optional<SweepAnswer> sweep;
+    std::optional<BuildChangeAnswer> change;
+    std::string changeAskedTo; ///< the build that was suggested
     QStringList loggerFiles;
     UnsavedChoice unsaved = UnsavedChoice::Discard;
     QStringList errors;
@@ -28,6 +32,14 @@ public:
         return target;
     }
     std::optional<QString> askReason(QWidget*, const QString&) override { return reason; }
+    std::optional<QString> askText(QWidget*, const QString&, const QString&, const QString&) override { return text; }
+    QStringList askAttachments(QWidget*) override { return attachments; }
+    std::optional<SweepAnswer> askSweep(QWidget*) override { return sweep; }
+    std::optional<BuildChangeAnswer> askBuildChange(QWidget*, const TestDay&, const std::string&,
+                                                    const std::string& to) override {
+        changeAskedTo = to;
+        return change;
+    }
     UnsavedChoice askUnsaved(QWidget*, const QString&) override {
         ++unsavedAsked;
         return unsaved;
@@ -36,7 +48,12 @@ public:
 };
 
 /// Waits for a condition, at most ten seconds.
-template <class Condition> bool waitFor(const Condition& condition) { return QTest::qWaitFor(condition, 10000); }
+template <class Condition> bool waitFor(const Condition& condition, int limit_ms = 10000) {
+    return QTest::qWaitFor(condition, limit_ms);
+}
+
+/// Says that a window is opened without a day.
+inline const std::filesystem::path kNoDay;
 
 /// A window with fresh settings on a copy of a demo day.
 struct OpenWindow {

@@ -48,7 +48,7 @@ TEST_CASE("the demo day opens on its answer") {
 
 TEST_CASE("a pull is set aside with a reason and comes back by undo") {
     OpenWindow w;
-    QTest::keyClick(w.window.get(), Qt::Key_1, Qt::ControlModifier);
+    QTest::keyClick(w.window.get(), Qt::Key_3, Qt::ControlModifier);
     REQUIRE(w.window->page() == Page::Check);
     auto* table = w.find<QTableView>("pullTable");
     QTest::mouseClick(table->viewport(), Qt::LeftButton, {}, table->visualRect(table->model()->index(1, 0)).center());

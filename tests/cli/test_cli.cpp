@@ -235,3 +235,54 @@ TEST_CASE("the stand-in makes a day from a description") {
     CHECK(run("--make-day /nowhere --out '" + out + "'", "hillrun-simcell").status == 1);
     CHECK(run("--out x", "hillrun-simcell").status == 2);
 }
+
+TEST_CASE("plan tells the pulls needed, and what a plan can see") {
+    const Run aba = run("plan --repeatability-pct 0.5 --detect-pct 1 --design ABA --json");
+    REQUIRE(aba.status == 0);
+    const Json out = aba.json();
+    CHECK(out["sets"] == Json({"A", "B", "A"}));
+    const int needed = out["pulls_per_set_needed"];
+    CHECK(out["chance"].get<double>() >= 0.80);
+    CHECK(out["pulls"] == 3 * needed);
+    CHECK(out["smallest_seen_pct"].get<double>() <= 1.0);
+    CHECK(out["drift_identified"] == true);
+    CHECK(out["weaknesses"].empty() == (needed >= 3));
+    const Json fewer = run("plan --repeatability-pct 0.5 --detect-pct 1 --design ABA --pulls-per-set " +
+                           std::to_string(needed - 1) + " --json")
+                           .json();
+    CHECK(fewer["chance"].get<double>() < 0.80); // one fewer would not do
+    CHECK(fewer["pulls_per_set_needed"] == needed);
+    const Json ab = run("plan --repeatability-pct 0.5 --detect-pct 1 --design a-b --json").json();
+    CHECK(ab["drift_identified"] == false);
+    CHECK(ab["weaknesses"][0].get<std::string>().find("No return to base") == 0);
+    const Json cautious = run("plan --repeatability-pct 0.5 --detect-pct 1 --degrees-of-freedom 4 --json").json();
+    CHECK(cautious["pulls_per_set_needed_cautious"].get<int>() > needed);
+    CHECK(run("plan --repeatability-pct 9 --detect-pct 0.1 --json").json()["pulls_per_set_needed"].is_null());
+    CHECK(run("plan --repeatability-pct 0.5 --detect-pct 1 --design ABCA --json").json()["sets"].size() == 4);
+    CHECK(run("plan --repeatability-pct 0.5 --detect-pct 1").out.find("pulls a set are needed to see 1 %") !=
+          std::string::npos);
+}
+
+TEST_CASE("plan refuses what cannot be meant") {
+    for (const char* wrong : {"plan --repeatability-pct 0.5", "plan --repeatability-pct 0 --detect-pct 1",
+                              "plan --repeatability-pct 0.5 --detect-pct 1 --design ABZ",
+                              "plan --repeatability-pct 0.5 --detect-pct 1 --design BCB",
+                              "plan --repeatability-pct 0.5 --detect-pct 1 --pulls-per-set 0"})
+        CHECK(run(wrong).status == 2);
+}
+
+TEST_CASE("the simulated cell wants a job") {
+    CHECK(run("", "hillrun-simcell").status == 2);
+    CHECK(run("serve", "hillrun-simcell").status == 2);
+    CHECK(run("serve --day /nowhere.json --tcp 0", "hillrun-simcell").status == 1);
+    CHECK(run("serve --day x --speed 0", "hillrun-simcell").status == 2);
+}
+
+TEST_CASE("reduce names the events of a pull") {
+    const Json out = run("reduce " + test::demoDay().string() + " --pull p03 --json").json();
+    bool breakup = false;
+    for (const Json& event : out["events"])
+        breakup = breakup || event["kind"] == "breakup";
+    CHECK(breakup);
+    CHECK(run("reduce " + test::demoDay().string() + " --pull p01 --json").json()["events"].empty());
+}

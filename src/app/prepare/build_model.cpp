@@ -216,8 +216,10 @@ QVariant BuildModel::headerData(int section, Qt::Orientation orientation, int ro
 }
 
 Qt::ItemFlags BuildModel::flags(const QModelIndex& index) const {
+    if (!index.isValid())
+        return Qt::NoItemFlags;
     const Qt::ItemFlags usual = Qt::ItemIsEnabled | Qt::ItemIsSelectable;
-    return index.isValid() && kindOf(index.row()) != Row::Attachments ? usual | Qt::ItemIsEditable : usual;
+    return kindOf(index.row()) == Row::Attachments ? usual : usual | Qt::ItemIsEditable;
 }
 
 void BuildModel::addBuild(int copyOf) {

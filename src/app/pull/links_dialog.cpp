@@ -58,7 +58,10 @@ LinksDialog::LinksDialog(std::vector<NamedLink> links, QWidget* parent) : QDialo
     box->addButton(tr("Use these"), QDialogButtonBox::AcceptRole)->setProperty("main", true);
     box->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
     column->addWidget(box);
-    connect(box, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(box, &QDialogButtonBox::accepted, this, [this] {
+        takeForm();
+        accept();
+    });
     connect(box, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(m_list, &QListWidget::currentRowChanged, this, &LinksDialog::showLink);
     connect(add, &QPushButton::clicked, this, [this] {
@@ -187,6 +190,8 @@ void LinksDialog::takeForm() {
     const int row = m_list->currentRow();
     if (m_filling || row < 0)
         return;
+    m_port->interpretText(); // what is typed counts before the field is left
+    m_baud->interpretText();
     NamedLink& link = m_links[static_cast<size_t>(row)];
     link = {m_name->text().trimmed(), formAddress(), m_inUse->isChecked()};
     m_list->item(row)->setText(link.inUse ? link.name : tr("%1 (not in use)").arg(link.name));

@@ -264,7 +264,7 @@ void PullPage::askSetAside() {
 
 void PullPage::typeWeather() {
     m_flow.setWeather({m_temperature->number(), m_pressure->number(), m_humidity->number()});
-    refreshPlan();
+    refresh();
 }
 
 double PullPage::shown(double torque_nm, double rpm) const {
@@ -283,6 +283,7 @@ void PullPage::refresh() {
         m_verdict->setText(verdict);
     setWarning(m_verdict, !pulling && !gatesOpen(m_gates->gates()));
     refreshLinks(*live);
+    refreshWeather(*live);
     refreshNumbers(*live);
     if (pulling || m_wasPulling)
         refreshBoard(*live);
@@ -323,6 +324,23 @@ void PullPage::refreshLinks(const LiveSnapshot& live) {
     const QString text = lines.join(u"<br>"_s);
     if (m_links->text() != text)
         m_links->setText(text);
+}
+
+void PullPage::refreshWeather(const LiveSnapshot& live) {
+    const bool station = live.weather.atmosphere() && live.weatherAge_s < 120.0;
+    if (station) {
+        m_temperature->show(live.weather.temperature_c);
+        m_pressure->show(live.weather.pressure_kpa);
+        m_humidity->show(live.weather.humidity_pct);
+    }
+    for (NumberField* field : {m_temperature, m_pressure, m_humidity})
+        field->setReadOnly(station);
+    const QString sea =
+        m_pressure->number() ? qs(seaLevelWarning(*m_pressure->number(), m_document.day().cell.altitude_m)) : QString();
+    m_weatherFrom->setText(!sea.isEmpty() ? sea
+                           : station      ? tr("from the station: %1").arg(live.weatherFrom)
+                                          : tr("typed by hand; give the station pressure"));
+    setWarning(m_weatherFrom, !sea.isEmpty());
 }
 
 void PullPage::refreshNumbers(const LiveSnapshot& live) {
@@ -473,18 +491,6 @@ void PullPage::refreshPlan() {
     m_settling->setText(settling);
     m_settling->setVisible(!settling.isEmpty());
     setWarning(m_settling, true);
-    const bool station = live->weather.atmosphere() && live->weatherAge_s < 120.0;
-    if (station) {
-        m_temperature->show(live->weather.temperature_c);
-        m_pressure->show(live->weather.pressure_kpa);
-        m_humidity->show(live->weather.humidity_pct);
-    }
-    const QString sea =
-        m_pressure->number() ? qs(seaLevelWarning(*m_pressure->number(), day.cell.altitude_m)) : QString();
-    m_weatherFrom->setText(!sea.isEmpty() ? sea
-                           : station      ? tr("from the station: %1").arg(live->weatherFrom)
-                                          : tr("typed by hand; give the station pressure"));
-    setWarning(m_weatherFrom, !sea.isEmpty());
     refreshSlip();
     refreshBoard(*live);
 }

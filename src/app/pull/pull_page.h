@@ -52,6 +52,7 @@ private:
     void refresh();     ///< 30 times a second while a link is set
     void refreshPlan(); ///< when the day, the slip or the state changes
     void refreshLinks(const LiveSnapshot& live);
+    void refreshWeather(const LiveSnapshot& live);
     void refreshNumbers(const LiveSnapshot& live);
     void refreshBoard(const LiveSnapshot& live);
     void refreshSlip();

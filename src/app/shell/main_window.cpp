@@ -51,7 +51,11 @@ MainWindow::MainWindow(Dialogs& dialogs)
     m_pages->setFocus();
 }
 
-MainWindow::~MainWindow() = default;
+MainWindow::~MainWindow() {
+    m_document.disconnect(this);
+    m_document.undoStack().disconnect(this);
+    delete takeCentralWidget(); // pages still look at the document when they are hidden
+}
 
 void MainWindow::declareActions() {
     declareDayActions();

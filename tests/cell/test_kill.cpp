@@ -1,0 +1,161 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// The real window and the real cell: hillrun is killed with -9 in the middle of a pull, 51 times, and when the disk is
+// full. What was lost is told by the engine speed, which rises by 500 rpm a second: the last row on disk against the
+// last row that this test itself had received.
+
+#include "app/shell/day_files.h"
+#include "formats/day_store.h"
+#include "formats/pull_journal.h"
+#include "formats/telemetry.h"
+#include "simcell_process.h"
+
+#include <fmt/format.h>
+#include <QTcpSocket>
+#include <random>
+
+using namespace hillrun;
+using namespace Qt::StringLiterals;
+using test::Simcell;
+namespace fs = std::filesystem;
+
+namespace {
+
+constexpr double kRate_rpm_s = 500.0; ///< of the demo's sweep
+
+/// Reads the same stream as the windows and knows the newest engine speed.
+class Witness {
+public:
+    explicit Witness(int port)
+        : m_parser({.header = {},
+                    .frame = [this](double, std::span<const double> v) { m_speed = v[1]; },
+                    .comment = {},
+                    .problem = {}}) {
+        m_socket.connectToHost(u"127.0.0.1"_s, static_cast<quint16>(port));
+        REQUIRE(m_socket.waitForConnected(3000));
+    }
+    double speed() {
+        m_socket.waitForReadyRead(0);
+        const QByteArray bytes = m_socket.readAll();
+        m_parser.feed({bytes.constData(), static_cast<size_t>(bytes.size())});
+        return m_speed;
+    }
+
+private:
+    QTcpSocket m_socket;
+    TelemetryParser m_parser;
+    double m_speed = 0.0;
+};
+
+/// One window on a day of its own, connected and armed.
+class Window {
+public:
+    Window(int port, const QString& prefix = {}) {
+        TestDay day;
+        day.name = "Kill";
+        day.builds = {{.id = "A"}, {.id = "B"}};
+        m_day = m_folder.path() / "day";
+        saveDay(day, m_day);
+        QProcessEnvironment environment = QProcessEnvironment::systemEnvironment();
+        for (const char* variable : {"HOME", "XDG_RUNTIME_DIR", "XDG_CONFIG_HOME", "XDG_DATA_HOME"})
+            environment.insert(QString::fromLatin1(variable), QString::fromStdString(m_folder.path().string()));
+        m_process.setProcessEnvironment(environment);
+        const QString command = u"%1 exec %2 %3 --page pull --connect tcp://127.0.0.1:%4 --arm"_s
+                                    .arg(prefix, test::programPath("hillrun"), QString::fromStdString(m_day.string()))
+                                    .arg(port);
+        m_process.start(u"sh"_s, {u"-c"_s, command});
+        REQUIRE(m_process.waitForStarted());
+    }
+    ~Window() { kill(); }
+    void kill() {
+        m_process.kill(); // SIGKILL
+        m_process.waitForFinished();
+    }
+    [[nodiscard]] bool runs() const { return m_process.state() == QProcess::Running; }
+    [[nodiscard]] const fs::path& day() const { return m_day; }
+
+private:
+    test::TemporaryFolder m_folder;
+    fs::path m_day;
+    QProcess m_process;
+};
+
+void waitForListeners(Simcell& cell, int count) {
+    const QString wanted = u"listeners %1"_s.arg(count);
+    REQUIRE(QTest::qWaitFor(
+        [&] {
+            QTest::qWait(50);
+            return cell.ask(u"status"_s).endsWith(wanted);
+        },
+        15000));
+}
+
+double lastSpeed(const Pull& pull) { return pull.raw->find("engine_speed")->values.back(); }
+
+} // namespace
+
+TEST_CASE("killed in the middle of a pull, a window loses a tenth of a second at most") {
+    constexpr int kRounds = 17;
+    constexpr int kWindows = 3;
+    std::mt19937 random(7);
+    std::uniform_real_distribution<double> moment_rpm(3300.0, 5600.0);
+    double worst_s = 0.0;
+    double sum_s = 0.0;
+    int kills = 0;
+    for (int round = 0; round < kRounds; ++round) {
+        Simcell cell({u"--tcp"_s, u"0"_s});
+        const int port = cell.port(u"telemetry"_s);
+        std::vector<std::unique_ptr<Window>> windows;
+        for (int i = 0; i < kWindows; ++i)
+            windows.push_back(std::make_unique<Window>(port));
+        Witness witness(port);
+        waitForListeners(cell, kWindows + 1);
+        cell.say(u"start"_s);
+        QTest::qWait(1200); // the windows read their days and arm
+        cell.say(u"pull"_s);
+        std::vector<double> moments;
+        for (int i = 0; i < kWindows; ++i)
+            moments.push_back(moment_rpm(random));
+        std::sort(moments.begin(), moments.end());
+        for (int i = 0; i < kWindows; ++i) {
+            const double at = moments[static_cast<size_t>(i)];
+            REQUIRE(QTest::qWaitFor([&] { return witness.speed() >= at; }, 15000));
+            REQUIRE(windows[static_cast<size_t>(i)]->runs());
+            const double seen = witness.speed();
+            windows[static_cast<size_t>(i)]->kill();
+            const fs::path day = windows[static_cast<size_t>(i)]->day();
+            const auto left = leftPulls(day, readDay(day));
+            INFO("round " << round << ", window " << i << ", killed at " << seen << " rpm");
+            REQUIRE(left.size() == 1);
+            const double lost_s = std::max(0.0, seen - lastSpeed(left.front().pull)) / kRate_rpm_s;
+            worst_s = std::max(worst_s, lost_s);
+            sum_s += lost_s;
+            ++kills;
+            CHECK(lost_s <= 0.1);
+            CHECK(left.front().pull.raw->rows() > 200); // with the two seconds before
+        }
+    }
+    fmt::print("{} kills: lost {:.3f} s on average, {:.3f} s at worst\n", kills, sum_s / kills, worst_s);
+    CHECK(kills >= 50);
+}
+
+TEST_CASE("when the disk is full the window lives on, and what reached the disk can be recovered") {
+    Simcell cell({u"--tcp"_s, u"0"_s});
+    const int port = cell.port(u"telemetry"_s);
+    Window window(port, u"ulimit -f 64;"_s); // 32 kB for any file stands for a full disk
+    waitForListeners(cell, 1);
+    cell.say(u"start"_s);
+    QTest::qWait(1200);
+    cell.say(u"pull"_s);
+    Witness witness(port);
+    REQUIRE(QTest::qWaitFor([&] { return witness.speed() >= 6500.0; }, 20000));
+    CHECK(window.runs());
+    window.kill();
+    const auto left = leftPulls(window.day(), readDay(window.day()));
+    REQUIRE(left.size() == 1);
+    const auto size = fs::file_size(left.front().journal);
+    CHECK(size <= 32768);
+    CHECK(size > 30000);
+    CHECK(left.front().pull.raw->rows() > 250);
+}

@@ -31,6 +31,37 @@ void appendCell(std::string& out, double value) {
 
 } // namespace
 
+FileSyncer::~FileSyncer() {
+    {
+        const std::lock_guard lock(m_mutex);
+        m_stop = true;
+    }
+    m_wake.notify_one();
+    m_thread.join();
+}
+
+void FileSyncer::ask() {
+    {
+        const std::lock_guard lock(m_mutex);
+        m_asked = true;
+    }
+    m_wake.notify_one();
+}
+
+void FileSyncer::run() {
+    std::unique_lock lock(m_mutex);
+    while (true) {
+        m_wake.wait(lock, [this] { return m_asked || m_stop; });
+        if (!m_asked)
+            return;
+        m_asked = false;
+        lock.unlock();
+        // EINVAL: a file that cannot be synced, such as a pipe.
+        m_error = ::fdatasync(m_file) != 0 && errno != EINVAL ? errno : 0;
+        lock.lock();
+    }
+}
+
 PullJournal::~PullJournal() { finish(); }
 
 bool PullJournal::begin(const fs::path& dayPath, const Pull& pull, const std::vector<Column>& columns) {
@@ -51,6 +82,7 @@ bool PullJournal::begin(const fs::path& dayPath, const Pull& pull, const std::ve
         m_problem = std::strerror(errno);
         return false;
     }
+    m_syncer = std::make_unique<FileSyncer>(m_file);
     return flush();
 }
 
@@ -84,9 +116,8 @@ bool PullJournal::flush() {
     const bool all = done == m_waiting.size();
     m_waiting.erase(0, done);
     if (all) {
-        m_problem.clear();
-        if (::fdatasync(m_file) != 0 && errno != EINVAL)
-            m_problem = std::strerror(errno);
+        m_problem = m_syncer->error() != 0 ? std::strerror(m_syncer->error()) : "";
+        m_syncer->ask();
     }
     return m_problem.empty();
 }
@@ -95,6 +126,7 @@ void PullJournal::finish() {
     if (m_file < 0)
         return;
     flush();
+    m_syncer.reset(); // waits until the disk has it
     ::close(m_file);
     m_file = -1;
 }

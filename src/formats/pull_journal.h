@@ -4,16 +4,42 @@
 
 #include "core/day/test_day.h"
 
+#include <atomic>
+#include <condition_variable>
 #include <filesystem>
-#include <optional>
+#include <memory>
+#include <mutex>
 #include <span>
 #include <string>
+#include <thread>
 #include <vector>
 
 namespace hillrun {
 
-/// Writes a pull to disk while it is made. Rows are handed to the disk with every flush; whatever kills the program
-/// later costs at most what came after the last one. It never throws: a full disk is a state with words.
+/// Has a file synced to its disk on a thread of its own, so that a slow disk never holds up who writes.
+class FileSyncer {
+public:
+    explicit FileSyncer(int file) : m_file(file), m_thread([this] { run(); }) {}
+    ~FileSyncer();
+    FileSyncer(const FileSyncer&) = delete;
+    FileSyncer& operator=(const FileSyncer&) = delete;
+    void ask(); ///< what was written so far is to reach the disk; returns at once
+    [[nodiscard]] int error() const { return m_error; } ///< errno of the last sync; 0: it went well
+
+private:
+    void run();
+    int m_file;
+    std::mutex m_mutex;
+    std::condition_variable m_wake;
+    bool m_asked = false;
+    bool m_stop = false;
+    std::atomic<int> m_error = 0;
+    std::thread m_thread; ///< last: starts when everything else is there
+};
+
+/// Writes a pull to disk while it is made. Rows go to the system with every flush, and from there to the disk without
+/// waiting for it: a killed program loses what came after its last flush, a power cut what the disk had not taken yet.
+/// It never throws: a full disk is a state with words.
 class PullJournal {
 public:
     PullJournal() = default;
@@ -26,7 +52,7 @@ public:
     void row(std::span<const double> values);
     /// A line "#..." between the rows.
     void note(const std::string& text);
-    /// Writes and syncs what is waiting. False once the disk refused; tries again each time.
+    /// Writes what is waiting and has it synced. False once the disk refused; tries again each time.
     bool flush();
     /// The pull is over; the file stays until `remove`.
     void finish();
@@ -38,6 +64,7 @@ public:
 
 private:
     int m_file = -1;
+    std::unique_ptr<FileSyncer> m_syncer;
     std::filesystem::path m_path;
     std::string m_waiting;
     std::string m_problem;

@@ -195,7 +195,12 @@ void CellWorker::takeFrame(double time_s, std::span<const double> values) {
         torque = values[static_cast<size_t>(m_torqueColumn)];
     else if (m_powerColumn >= 0)
         torque = values[static_cast<size_t>(m_powerColumn)] * 1000.0 / angularSpeed(speed);
-    if (m_traceSpeed.empty() || std::abs(speed - m_traceSpeed.back()) >= kThin_rpm) {
+    // Only forwards: when the throttle closes the trace is over.
+    const double moved = m_traceSpeed.empty() ? kThin_rpm : speed - m_traceSpeed.back();
+    const bool forwards = m_request.sweep == SweepDirection::Down    ? moved <= -kThin_rpm
+                          : m_request.sweep == SweepDirection::Steps ? std::abs(moved) >= kThin_rpm
+                                                                     : moved >= kThin_rpm;
+    if (m_traceSpeed.empty() || forwards) {
         m_traceSpeed.push_back(speed);
         m_traceTorque.push_back(torque);
     }

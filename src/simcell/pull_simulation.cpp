@@ -95,7 +95,7 @@ double reading(const CellSpec& spec, const BuildEffect& effect, const HumidAir& 
     if (channel == "lambda")
         return lambda + 0.004 * std::sin(krpm * 2.1);
     if (channel == "intake_air_temperature")
-        return s.warmth.intake_c + (spec.engine.turbo ? 0.16 * (map - ambient) : 0.0);
+        return s.warmth.intake_c + (spec.engine.turbo ? 0.16 * std::max(0.0, map - ambient) : 0.0);
     if (channel == "coolant_temperature")
         return s.warmth.coolant_c;
     if (channel == "oil_temperature")

@@ -72,7 +72,7 @@ BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QW
     m_table->verticalHeader()->setMinimumWidth(96);
     m_table->verticalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     m_table->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    m_table->horizontalHeader()->setMinimumSectionSize(110);
+    m_table->horizontalHeader()->setMinimumSectionSize(136);
     m_table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     m_table->horizontalHeader()->setHighlightSections(false);
     m_table->verticalHeader()->setHighlightSections(false);

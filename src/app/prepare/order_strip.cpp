@@ -15,9 +15,9 @@ namespace hillrun {
 namespace {
 
 constexpr int kFlagWidth = 26;
-constexpr int kFlagHeight = 32;
+constexpr int kFlagHeight = 28;
 constexpr int kStep = 30;
-constexpr int kRow = 42;
+constexpr int kRow = 36;
 constexpr int kSetGap = 12;
 
 } // namespace

@@ -76,9 +76,9 @@ QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const Repeatabilit
     auto* right = new QVBoxLayout;
     right->setSpacing(8);
     auto* builds = new BuildsPanel(m_document, look, dialogs, out);
-    builds->setMinimumHeight(318);
-    right->addWidget(builds, 1);
-    right->addLayout(below, 1);
+    builds->setMinimumHeight(280);
+    right->addWidget(builds, 3);
+    right->addLayout(below, 2);
     auto* whole = new QHBoxLayout(out);
     whole->setContentsMargins(16, 12, 16, 12);
     whole->setSpacing(8);

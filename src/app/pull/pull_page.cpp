@@ -2,32 +2,15 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/pull_page.h"
 
-#include "app/check/check_content.h"
 #include "app/look/words.h"
 #include "core/plan/cautions.h"
 #include "core/pull/channels.h"
-#include "core/pull/reduce.h"
 
 #include <cmath>
-#include <QScrollArea>
 
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
-namespace {
-
-QLabel* largeLabel(const QString& name, int pixels, bool bold, QWidget* parent) {
-    auto* out = new QLabel(parent);
-    out->setObjectName(name);
-    out->setStyleSheet(u"font-size: %1px;%2"_s.arg(pixels).arg(bold ? u" font-weight: bold;"_s : QString()));
-    return out;
-}
-
-QString mark(const QColor& colour, const QString& text) {
-    return u"<span style=\"color:%1\">%2</span>"_s.arg(colour.name(), text.toHtmlEscaped());
-}
-
-} // namespace
 
 PullPage::PullPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                    SettingsStore& settings, QWidget* parent)
@@ -70,7 +53,7 @@ QToolButton* PullPage::largeButton(ActionRegistry& actions, const char* id, QWid
 QWidget* PullPage::makeLeft(ActionRegistry& actions) {
     const Panel panel = makePanel(tr("Gates"), this);
     panel.frame->setFixedWidth(268);
-    m_verdict = largeLabel(u"gateVerdict"_s, 22, true, panel.frame);
+    m_verdict = largeLabel(u"gateVerdict"_s, 22, panel.frame);
     m_verdict->setWordWrap(true);
     m_verdict->setMinimumHeight(56);
     m_verdict->setAlignment(Qt::AlignLeft | Qt::AlignVCenter);
@@ -124,13 +107,13 @@ QWidget* PullPage::makeMiddle() {
     column->setContentsMargins(12, 6, 12, 6);
     column->setSpacing(2);
     auto* numbers = new QHBoxLayout;
-    m_speed = largeLabel(u"liveSpeed"_s, 44, true, frame);
-    m_value = largeLabel(u"liveValue"_s, 44, true, frame);
+    m_speed = largeLabel(u"liveSpeed"_s, 44, frame);
+    m_value = largeLabel(u"liveValue"_s, 44, frame);
     m_valueUnit = new QLabel(frame);
     m_valueUnit->setProperty("quiet", true);
     auto* rpm = new QLabel(tr("rpm"), frame);
     rpm->setProperty("quiet", true);
-    m_state = largeLabel(u"recorderState"_s, 22, true, frame);
+    m_state = largeLabel(u"recorderState"_s, 22, frame);
     m_state->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     m_speed->setMinimumWidth(132);
     m_value->setMinimumWidth(112);
@@ -156,7 +139,7 @@ QWidget* PullPage::makeRight(ActionRegistry& actions) {
     whole->setContentsMargins(0, 0, 0, 0);
     whole->setSpacing(8);
     const Panel next = makePanel(tr("Next"), right);
-    m_next = largeLabel(u"nextStep"_s, 22, true, next.frame);
+    m_next = largeLabel(u"nextStep"_s, 22, next.frame);
     m_next->setWordWrap(true);
     m_advice = quietLabel(u"nextAdvice"_s, next.frame);
     m_settling = quietLabel(u"settlingText"_s, next.frame);
@@ -170,35 +153,8 @@ QWidget* PullPage::makeRight(ActionRegistry& actions) {
     next.column->addLayout(row);
     whole->addWidget(next.frame);
 
-    const Panel slip = makePanel(tr("Slip"), right);
-    m_slip = slip.frame;
-    m_slip->setObjectName(u"pullSlip"_s);
-    auto* head = new QHBoxLayout;
-    m_slipHead = largeLabel(u"slipHead"_s, 22, true, slip.frame);
-    m_slipHead->setWordWrap(true);
-    m_slipNumber = largeLabel(u"slipNumber"_s, 22, true, slip.frame);
-    m_slipNumber->setAlignment(Qt::AlignRight | Qt::AlignTop);
-    head->addWidget(m_slipHead, 1);
-    head->addWidget(m_slipNumber);
-    slip.column->addLayout(head);
-    auto* area = new QScrollArea(slip.frame);
-    area->setWidgetResizable(true);
-    area->setFrameShape(QFrame::NoFrame);
-    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_slipLines = new QLabel(area);
-    m_slipLines->setObjectName(u"slipLines"_s);
-    m_slipLines->setProperty("panelInside", true);
-    m_slipLines->setWordWrap(true);
-    m_slipLines->setTextFormat(Qt::RichText);
-    m_slipLines->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-    area->setWidget(m_slipLines);
-    slip.column->addWidget(area, 1);
-    auto* answers = new QHBoxLayout;
-    m_keep = largeButton(actions, "pull.keep", slip.frame);
-    m_aside = largeButton(actions, "check.use", slip.frame);
-    answers->addWidget(m_keep);
-    answers->addWidget(m_aside);
-    slip.column->addLayout(answers);
+    m_slip = new SlipPanel(m_document, m_flow, m_look, largeButton(actions, "pull.keep", right),
+                           largeButton(actions, "check.use", right), right);
     whole->addWidget(m_slip, 1);
     return right;
 }
@@ -267,18 +223,14 @@ void PullPage::typeWeather() {
     refresh();
 }
 
-double PullPage::shown(double torque_nm, double rpm) const {
-    const DisplayUnits units = m_selection.units();
-    return m_selection.quantity() == Quantity::Power ? powerIn(units.power, torque_nm * angularSpeed(rpm))
-                                                     : torqueIn(units.torque, torque_nm);
-}
-
 void PullPage::refresh() {
     const LiveSnapshotPtr live = m_service.now();
     const GateClock clock{m_flow.clock_s(), m_flow.lastPullEnded_s(), m_flow.weatherAge_s()};
     m_gates->setGates(gatesOf(m_document.day(), *live, clock));
     const bool pulling = live->recorder == RecorderState::Running || live->recorder == RecorderState::Ending;
-    const QString verdict = pulling ? tr("The pull runs") : gateVerdict(m_gates->gates());
+    const QString verdict = pulling      ? tr("The pull runs")
+                            : m_hasLinks ? gateVerdict(m_gates->gates())
+                                         : tr("No cell connected");
     if (m_verdict->text() != verdict)
         m_verdict->setText(verdict);
     setWarning(m_verdict, !pulling && !gatesOpen(m_gates->gates()));
@@ -309,17 +261,17 @@ void PullPage::refreshLinks(const LiveSnapshot& live) {
             state = tr("%1 frames/s").arg(std::round(live.framesPerSecond));
         if (link.bad > 0)
             state += tr(", %1 bad").arg(link.bad);
-        lines << mark(good ? t.mark : t.warning, good ? u"\u25A0 "_s : u"\u25A1 "_s) + what.toHtmlEscaped() + u": "_s +
-                     state.toHtmlEscaped();
+        lines << coloured(good ? t.mark : t.warning, good ? u"\u25A0 "_s : u"\u25A1 "_s) + what.toHtmlEscaped() +
+                     u": "_s + state.toHtmlEscaped();
     }
     for (const LiveValue& value : live.values)
         if (value.state != ChannelState::Good)
-            lines << mark(t.warning, tr("%1 %2").arg(qs(channelLabel(value.channel)),
-                                                     QString::fromUtf8(channelStateText(value.state))));
+            lines << coloured(t.warning, tr("%1 %2").arg(qs(channelLabel(value.channel)),
+                                                         QString::fromUtf8(channelStateText(value.state))));
     if (lines.isEmpty())
         lines << tr("No connection. Press Ctrl+L to name the cell.");
     if (!live.journalProblem.empty())
-        lines << mark(
+        lines << coloured(
             t.stop, tr("The journal cannot be written: %1. The pull is kept in memory.").arg(qs(live.journalProblem)));
     const QString text = lines.join(u"<br>"_s);
     if (m_links->text() != text)
@@ -338,8 +290,11 @@ void PullPage::refreshWeather(const LiveSnapshot& live) {
     const QString sea =
         m_pressure->number() ? qs(seaLevelWarning(*m_pressure->number(), m_document.day().cell.altitude_m)) : QString();
     m_weatherFrom->setText(!sea.isEmpty() ? sea
-                           : station      ? tr("from the station: %1").arg(live.weatherFrom)
-                                          : tr("typed by hand; give the station pressure"));
+                           : station
+                               ? tr("from the station: %1").arg(live.weatherFrom)
+                               : (m_flow.weather().empty()
+                                      ? tr("type it, or connect a station; station pressure, not the sea-level figure")
+                                      : tr("typed by hand; give the station pressure")));
     setWarning(m_weatherFrom, !sea.isEmpty());
 }
 
@@ -349,7 +304,8 @@ void PullPage::refreshNumbers(const LiveSnapshot& live) {
     const bool known = speed && std::isfinite(speed->value) && !live.stale;
     m_speed->setText(known ? QString::number(10.0 * std::round(speed->value / 10.0), 'f', 0) : u"\u2013"_s);
     const bool alsoTorque = known && torque && std::isfinite(torque->value);
-    m_value->setText(alsoTorque ? QString::number(shown(torque->value, speed->value), 'f', 1) : u"\u2013"_s);
+    m_value->setText(alsoTorque ? QString::number(liveFigure(torque->value, speed->value, view()), 'f', 1)
+                                : u"\u2013"_s);
     const DisplayUnits units = m_selection.units();
     m_valueUnit->setText(QString::fromUtf8(m_selection.quantity() == Quantity::Power ? powerUnitText(units.power)
                                                                                      : torqueUnitText(units.torque)));
@@ -372,89 +328,19 @@ void PullPage::refreshNumbers(const LiveSnapshot& live) {
     setWarning(m_state, live.recorder == RecorderState::Off || (live.recorder == RecorderState::Armed && live.stale));
 }
 
-/// The last good pull of the build that is fitted, as it was measured.
-BoardSeries PullPage::ghost() const {
-    BoardSeries out;
-    const auto analysis = m_document.analysis();
-    if (!analysis)
-        return out;
-    const std::string fitted = m_flow.fitted();
-    const std::string newest = m_flow.slip() ? m_flow.slip()->pull : std::string();
-    const PullResult* last = nullptr;
-    for (const PullResult& pull : analysis->pulls)
-        if (pull.build == fitted && pull.used && pull.curve && pull.id != newest &&
-            (!last || pull.time_h > last->time_h))
-            last = &pull;
-    if (!last)
-        return out;
-    const Curve& curve = *last->curve;
-    out.x = curve.rpm;
-    for (size_t i = 0; i < curve.rpm.size(); ++i)
-        out.y.push_back(shown(curve.torque_nm[i] / curve.air.factor, curve.rpm[i]));
-    out.pen = QPen(m_look.theme().quietInk, 1.5, Qt::DashLine);
-    out.label = qs(last->id);
-    return out;
-}
-
-/// The pull of the slip, in full.
-BoardSeries PullPage::lastTrace() const {
-    BoardSeries out;
-    const auto analysis = m_document.analysis();
-    if (!m_flow.slip() || !analysis)
-        return out;
-    const PullResult* result = findResult(*analysis, m_flow.slip()->pull);
-    if (!result || !result->curve)
-        return out;
-    const Curve& curve = *result->curve;
-    out.x = curve.rpm;
-    for (size_t i = 0; i < curve.rpm.size(); ++i)
-        out.y.push_back(shown(curve.torque_nm[i] / curve.air.factor, curve.rpm[i]));
-    out.pen = QPen(m_look.theme().build(buildNumber(m_document.day(), result->build)), 2.6);
-    out.label = qs(result->id);
-    return out;
-}
-
 void PullPage::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
     refreshPlan();
 }
 
+LiveView PullPage::view() const {
+    return {m_flow.fitted(), m_flow.slip() ? m_flow.slip()->pull : std::string(), m_selection.quantity(),
+            m_selection.units()};
+}
+
 void PullPage::refreshBoard(const LiveSnapshot& live) {
-    if (!isVisible())
-        return; // it has no size yet
-    const TestDay& day = m_document.day();
-    const DisplayUnits units = m_selection.units();
-    const bool power = m_selection.quantity() == Quantity::Power;
-    BoardContent content;
-    content.title = tr("%1, %2 \u00B7 as measured, not corrected")
-                        .arg(power ? tr("Power") : tr("Torque"),
-                             QString::fromUtf8(power ? powerUnitText(units.power) : torqueUnitText(units.torque)));
-    BoardSeries before = ghost();
-    if (!before.x.empty())
-        content.title += tr(" \u00B7 dashed: last good pull of %1").arg(qs(m_flow.fitted()));
-    const PullProtocol& protocol = day.plan.protocol;
-    if (protocol.start_rpm && protocol.end_rpm)
-        content.xRange = RpmRange{*protocol.start_rpm - 200.0, *protocol.end_rpm + 200.0};
-    else if (!before.x.empty())
-        content.xRange = RpmRange{before.x.front() - 200.0, before.x.back() + 200.0};
-    content.series.push_back(std::move(before));
-    const bool pulling = live.recorder == RecorderState::Running || live.recorder == RecorderState::Ending;
-    if (pulling) {
-        BoardSeries trace;
-        trace.x = live.traceSpeed_rpm;
-        for (size_t i = 0; i < trace.x.size(); ++i)
-            trace.y.push_back(shown(live.traceTorque_nm[i], trace.x[i]));
-        trace.pen = QPen(m_look.theme().build(buildNumber(day, m_flow.fitted())), 2.6);
-        content.series.push_back(std::move(trace));
-        if (!content.xRange && !live.traceSpeed_rpm.empty())
-            content.xRange = RpmRange{live.traceSpeed_rpm.front() - 200.0, live.traceSpeed_rpm.back() + 1500.0};
-    } else {
-        content.series.push_back(lastTrace());
-        if (!content.xRange && !content.series.back().x.empty())
-            content.xRange = RpmRange{content.series.back().x.front() - 200.0, content.series.back().x.back() + 200.0};
-    }
-    std::erase_if(content.series, [](const BoardSeries& series) { return series.x.empty(); });
-    m_board->setContent(std::move(content));
+    if (isVisible()) // before it has no size
+        m_board->setContent(liveContent(m_document.day(), m_document.analysis().get(), live, view(), m_look.theme()));
 }
 
 void PullPage::refreshPlan() {
@@ -471,6 +357,8 @@ void PullPage::refreshPlan() {
     bool warn = false;
     if (!m_document.isOpen())
         advice << tr("Open a day or begin one on Prepare.");
+    else if (undecided)
+        advice << tr("K keeps it, S sets it aside with a reason.");
     else if (plan.needsChange)
         advice << tr("On the dyno: %1. Press B when %2 is fitted.").arg(qs(plan.fitted), qs(plan.build));
     else if (plan.next && plan.pullsInSet > 0)
@@ -491,37 +379,8 @@ void PullPage::refreshPlan() {
     m_settling->setText(settling);
     m_settling->setVisible(!settling.isEmpty());
     setWarning(m_settling, true);
-    refreshSlip();
+    m_slip->refresh();
     refreshBoard(*live);
-}
-
-void PullPage::refreshSlip() {
-    const Theme& t = m_look.theme();
-    const auto& slip = m_flow.slip();
-    if (!slip) {
-        const bool waits = !m_flow.slipAnswered();
-        m_slipHead->setText(waits ? tr("Looking at it \u2026") : QString());
-        m_slipNumber->clear();
-        m_slipLines->setText(mark(t.quietInk, tr("After each pull: how it lies on its set, what was found, and whether "
-                                                 "to keep it.")));
-        return;
-    }
-    const Pull* pull = findPull(m_document.day(), slip->pull);
-    const bool aside = pull && !pull->use;
-    m_slipHead->setText(u"%1 %2"_s.arg(qs(slip->pull), aside ? tr("set aside") : qs(slip->headline)));
-    setWarning(m_slipHead, slip->suspicious && !aside);
-    m_slipNumber->setText(slip->differenceFromSet_pct ? percentText(*slip->differenceFromSet_pct, 1) : QString());
-    QStringList lines;
-    if (aside)
-        lines << tr("Set aside: %1").arg(qs(pull->reason)).toHtmlEscaped();
-    for (const SlipLine& line : slip->lines) {
-        const bool warning = line.weight == SlipWeight::Warning;
-        const QString text = u"<div style=\"margin-bottom:6px\">%1</div>"_s.arg(
-            warning ? u"<b style=\"color:%1\">%2</b>"_s.arg(t.warning.name(), qs(line.text).toHtmlEscaped())
-                    : mark(line.weight == SlipWeight::Note ? t.ink : t.quietInk, qs(line.text)));
-        lines << text;
-    }
-    m_slipLines->setText(lines.join(QString()));
 }
 
 } // namespace hillrun

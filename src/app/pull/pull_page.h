@@ -7,7 +7,9 @@
 #include "app/look/fields.h"
 #include "app/pull/gate_list.h"
 #include "app/pull/links_dialog.h"
+#include "app/pull/live_content.h"
 #include "app/pull/pull_flow.h"
+#include "app/pull/slip_panel.h"
 #include "app/shell/action_registry.h"
 #include "app/shell/dialogs.h"
 
@@ -55,11 +57,8 @@ private:
     void refreshWeather(const LiveSnapshot& live);
     void refreshNumbers(const LiveSnapshot& live);
     void refreshBoard(const LiveSnapshot& live);
-    void refreshSlip();
     void typeWeather();
-    [[nodiscard]] BoardSeries ghost() const;
-    [[nodiscard]] BoardSeries lastTrace() const;
-    [[nodiscard]] double shown(double torque_nm, double rpm) const;
+    [[nodiscard]] LiveView view() const;
 
     DayDocument& m_document;
     Selection& m_selection;
@@ -70,7 +69,6 @@ private:
     PullFlow m_flow;
     bool m_hasLinks = false;
     bool m_wasPulling = false;
-    size_t m_drawnPoints = 0;
 
     QLabel* m_links = nullptr;
     QLabel* m_verdict = nullptr;
@@ -80,9 +78,7 @@ private:
     QLabel *m_speed = nullptr, *m_value = nullptr, *m_valueUnit = nullptr, *m_state = nullptr;
     Board* m_board = nullptr;
     QLabel *m_next = nullptr, *m_advice = nullptr, *m_settling = nullptr;
-    QWidget* m_slip = nullptr;
-    QLabel *m_slipHead = nullptr, *m_slipNumber = nullptr, *m_slipLines = nullptr;
-    QToolButton *m_keep = nullptr, *m_aside = nullptr;
+    SlipPanel* m_slip = nullptr;
 };
 
 } // namespace hillrun

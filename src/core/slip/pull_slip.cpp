@@ -223,8 +223,14 @@ private:
         const double off = meanIn(*m_result->curve, own->second, m_range) - meanOf(others);
         if (!std::isfinite(off))
             return;
-        const std::string text =
-            fmt::format("{} {:+.{}f} against its {}.", channelLabel(channel), off, decimals, m_ofSet ? "set" : "build");
+        std::string figure = fmt::format("{:+.{}f}", off, decimals);
+        const bool same = figure.find_first_of("123456789") == std::string::npos;
+        if (figure.front() == '-')
+            figure.replace(0, 1, "\xE2\x88\x92");
+        const std::string label = channelLabel(channel);
+        const char* against = m_ofSet ? "set" : "build";
+        const std::string text = same ? fmt::format("{} as in its {}.", label, against)
+                                      : fmt::format("{} {} against its {}.", label, figure, against);
         const bool far = std::abs(off) > channelInfo(channel)->tolerance;
         add(far ? SlipWeight::Warning : SlipWeight::Fine, text, far ? channel : "");
     }

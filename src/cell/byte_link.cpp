@@ -2,20 +2,12 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cell/byte_link.h"
 
-#include <algorithm>
 #include <QSerialPort>
 #include <QTcpSocket>
 
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
-namespace {
-
-constexpr int kFirstWait_ms = 250;
-constexpr int kLongestWait_ms = 5000;
-
-} // namespace
-
 ByteLink::ByteLink(const LinkAddress& address, QObject* parent) : QObject(parent), m_address(address) {
     m_retry.setParent(this);
     m_retry.setSingleShot(true);
@@ -66,7 +58,7 @@ void ByteLink::openSerial() {
 }
 
 void ByteLink::opened() {
-    m_wait_ms = kFirstWait_ms;
+    m_backOff.reset();
     m_state = LinkState::Connected;
     Q_EMIT stateChanged(m_state, {});
 }
@@ -75,8 +67,7 @@ void ByteLink::lost(const QString& why) {
     if (m_state == LinkState::Lost)
         return;
     m_state = LinkState::Lost;
-    m_retry.start(m_wait_ms);
-    m_wait_ms = std::min(2 * m_wait_ms, kLongestWait_ms);
+    m_retry.start(m_backOff.next_ms());
     Q_EMIT stateChanged(m_state, why);
 }
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "cell/back_off.h"
 #include "cell/link_address.h"
 
 #include <memory>
@@ -37,7 +38,7 @@ private:
     LinkAddress m_address;
     std::unique_ptr<QIODevice> m_device;
     QTimer m_retry;
-    int m_wait_ms = 250;
+    BackOff m_backOff;
     LinkState m_state = LinkState::Connecting;
 };
 

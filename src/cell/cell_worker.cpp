@@ -2,13 +2,14 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cell/cell_worker.h"
 
+#include "cell/machine_clock.h"
+#include "core/day/local_time.h"
 #include "core/errors/data_error.h"
 #include "formats/day_store.h"
 #include "formats/nmea.h"
 
 #include <cmath>
 #include <limits>
-#include <QDateTime>
 #include <QThread>
 
 using namespace Qt::StringLiterals;
@@ -268,17 +269,8 @@ void CellWorker::endByHand() {
 }
 
 std::string CellWorker::startedText(double streamTime_s) const {
-    if (m_clockAt_s > 0.0) {
-        const double now = m_clockAt_s + streamTime_s - m_clockStream_s;
-        const QDateTime time = QDateTime::fromSecsSinceEpoch(std::llround(now), Qt::UTC);
-        const int offset = m_clockOffset.size() == 6
-                               ? (m_clockOffset[0] == '-' ? -1 : 1) * (60 * std::stoi(m_clockOffset.substr(1, 2)) +
-                                                                       std::stoi(m_clockOffset.substr(4, 2)))
-                               : 0;
-        return time.toOffsetFromUtc(60 * offset).toString(Qt::ISODate).toStdString();
-    }
-    const QDateTime now = QDateTime::currentDateTime();
-    return now.toOffsetFromUtc(now.offsetFromUtc()).toString(Qt::ISODate).toStdString();
+    return m_clockAt_s > 0.0 ? localTimeText(m_clockAt_s + streamTime_s - m_clockStream_s, m_clockOffset)
+                             : machineTimeText();
 }
 
 void CellWorker::beginPull(double startTime_s) {

@@ -11,7 +11,7 @@ enum class LinkKind { TelemetryTcp, TelemetrySerial, NmeaTcp, NmeaSerial, Modbus
 
 /// Where a device is reached. As text: "tcp://127.0.0.1:5020", "serial:/dev/ttyUSB0?baud=115200",
 /// "nmea-tcp://10.0.0.7:10110", "nmea-serial:/dev/ttyUSB1?baud=4800",
-/// "modbus-tcp://10.0.0.8:502?map=/home/me/map.json".
+/// "modbus-tcp://10.0.0.8:502?map=/srv/map.json".
 struct LinkAddress {
     LinkKind kind = LinkKind::TelemetryTcp;
     QString host;

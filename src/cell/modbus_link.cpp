@@ -12,8 +12,6 @@ namespace {
 
 constexpr int kPoll_ms = 500;
 constexpr int kAnswer_ms = 1000;
-constexpr int kFirstWait_ms = 250;
-constexpr int kLongestWait_ms = 5000;
 constexpr int kMostRegisters = 125; ///< of one question, by the protocol
 
 } // namespace
@@ -34,7 +32,7 @@ ModbusLink::ModbusLink(const LinkAddress& address, RegisterMap map, QObject* par
     connect(&m_client, &QModbusClient::stateChanged, this, [this](QModbusDevice::State state) {
         if (state == QModbusDevice::ConnectedState) {
             m_state = LinkState::Connected;
-            m_wait_ms = kFirstWait_ms;
+            m_backOff.reset();
             Q_EMIT stateChanged(m_state, {});
             m_poll.start();
             poll();
@@ -60,8 +58,7 @@ void ModbusLink::lost(const QString& why) {
     if (m_state == LinkState::Lost)
         return;
     m_state = LinkState::Lost;
-    m_retry.start(m_wait_ms);
-    m_wait_ms = std::min(2 * m_wait_ms, kLongestWait_ms);
+    m_retry.start(m_backOff.next_ms());
     Q_EMIT stateChanged(m_state, why);
 }
 

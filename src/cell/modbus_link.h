@@ -33,7 +33,7 @@ private:
     QModbusTcpClient m_client;
     QTimer m_poll;
     QTimer m_retry;
-    int m_wait_ms = 250;
+    BackOff m_backOff;
     LinkState m_state = LinkState::Connecting;
 };
 

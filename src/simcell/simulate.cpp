@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "simcell/simulate.h"
 
+#include "core/day/local_time.h"
 #include "core/pull/channels.h"
 #include "core/units/units.h"
 #include "simcell/pull_simulation.h"
@@ -52,13 +53,7 @@ double driftFactor(const DriftSpec& drift, double at_h) {
 
 std::string timeAfter(const std::string& first, double hours) {
     const auto seconds = secondsOf(first);
-    const std::string offset = first.size() > 19 ? first.substr(19) : "Z";
-    const auto local = secondsOf(first.substr(0, 19) + "Z");
-    if (!seconds || !local)
-        return first;
-    std::string text = isoTimeOf(*local + hours * 3600.0);
-    text.pop_back(); // the Z
-    return text + offset;
+    return seconds ? localTimeText(*seconds + hours * 3600.0, first.size() > 19 ? first.substr(19) : "Z") : first;
 }
 
 TestDay simulateDay(const CellSpec& spec, unsigned seed) {

@@ -157,6 +157,30 @@ TEST_CASE("weather is typed by hand, and a sea-level figure is questioned") {
     CHECK(w.window->pullPage().flow().weatherAge_s().value() < 10.0);
 }
 
+TEST_CASE("what is typed counts over the station when the operator says so") {
+    LiveWindow t({u"--speed"_s, u"10"_s});
+    auto* byHand = t.w.find<QCheckBox>("weatherByHand");
+    REQUIRE(test::waitFor([&] { return byHand->isVisible(); }));
+    auto* pressure = t.w.find<QDoubleSpinBox>("weatherPressure");
+    CHECK(pressure->isReadOnly()); // the station fills it in
+    QTest::mouseClick(byHand, Qt::LeftButton, {}, QPoint(8, byHand->height() / 2));
+    REQUIRE(byHand->isChecked());
+    CHECK(test::waitFor([&] { return !pressure->isReadOnly(); }));
+    CHECK(t.flow().air()->pressure_pa == Approx(98420.0).margin(200.0)); // begins with the station's
+    pressure->setFocus();
+    pressure->selectAll();
+    QTest::keyClicks(pressure, u"97.5"_s);
+    QTest::keyClick(pressure, Qt::Key_Return);
+    CHECK(t.flow().air()->pressure_pa == Approx(97500.0));
+    t.startMotor();
+    t.flow().arm();
+    t.cell.say(u"pull"_s);
+    REQUIRE(t.slipCame("p01"));
+    CHECK(t.day().pulls[0].weather->pressure_pa == Approx(97500.0));
+    QTest::mouseClick(byHand, Qt::LeftButton, {}, QPoint(8, byHand->height() / 2));
+    CHECK(t.flow().air()->pressure_pa == Approx(98420.0).margin(200.0));
+}
+
 TEST_CASE("connections are kept by name, tested, and used again") {
     OpenWindow w;
     Simcell cell({u"--tcp"_s, u"0"_s});

@@ -10,7 +10,7 @@ using namespace Qt::StringLiterals;
 TEST_CASE("addresses are read and written as text") {
     for (const char* text : {"tcp://127.0.0.1:5020", "serial:/dev/ttyUSB0?baud=9600", "nmea-tcp://station.lan:10110",
                              "nmea-serial:/dev/ttyS1?baud=4800", "modbus-tcp://10.0.0.8:502",
-                             "modbus-tcp://10.0.0.8:502?map=/home/m/map.json"}) {
+                             "modbus-tcp://10.0.0.8:502?map=/srv/map.json"}) {
         const auto address = linkAddressFrom(QString::fromLatin1(text));
         INFO(text);
         REQUIRE(address);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/day/local_time.h"
 #include "core/day/test_day.h"
 
 #include <catch2/catch.hpp>
@@ -55,4 +56,13 @@ TEST_CASE("changes list every part and setting that differs") {
         {"collector", "450 mm", "600 mm"}, {"filter", "not noted", "foam"}, {"map", "m12", "not noted"}};
     CHECK(changesBetween(a, b) == expected);
     CHECK(changesBetween(a, a).empty());
+}
+
+TEST_CASE("a moment is written in local time with its offset") {
+    const double moment = secondsOf("2026-05-16T08:12:00Z").value();
+    CHECK(localTimeText(moment, "+01:00") == "2026-05-16T09:12:00+01:00");
+    CHECK(localTimeText(moment, "-03:30") == "2026-05-16T04:42:00-03:30");
+    CHECK(localTimeText(moment, "Z") == "2026-05-16T08:12:00Z");
+    CHECK(localTimeText(moment, "x1:00?") == "2026-05-16T08:12:00Z"); // not an offset
+    CHECK(secondsOf(localTimeText(moment, "+05:45")) == moment);
 }

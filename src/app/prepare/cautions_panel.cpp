@@ -3,9 +3,9 @@
 #include "app/prepare/cautions_panel.h"
 
 #include "app/look/words.h"
+#include "cell/machine_clock.h"
 #include "core/plan/cautions.h"
 
-#include <QDateTime>
 #include <QLabel>
 #include <QScrollArea>
 
@@ -84,8 +84,7 @@ void CautionsPanel::tick(const std::string& id, bool on) {
             return refresh();
         who = asked->trimmed().toStdString();
     }
-    const QDateTime now = QDateTime::currentDateTime();
-    const std::string when = now.toOffsetFromUtc(now.offsetFromUtc()).toString(Qt::ISODate).toStdString();
+    const std::string when = machineTimeText();
     m_document.edit(on ? tr("Tick a caution") : tr("Take a tick back"), [&](TestDay& day) {
         std::erase_if(day.cautions, [&](const CautionTick& tick) { return tick.id == id; });
         if (on)

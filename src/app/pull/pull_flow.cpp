@@ -3,10 +3,11 @@
 #include "app/pull/pull_flow.h"
 
 #include "app/look/words.h"
+#include "cell/machine_clock.h"
+#include "core/day/local_time.h"
 #include "core/errors/data_error.h"
 
 #include <fmt/format.h>
-#include <QDateTime>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
@@ -15,8 +16,6 @@ namespace hillrun {
 namespace {
 
 constexpr double kFreshStation_s = 120.0;
-
-double machineClock_s() { return static_cast<double>(QDateTime::currentMSecsSinceEpoch()) / 1000.0; }
 
 } // namespace
 
@@ -42,15 +41,7 @@ double PullFlow::clock_s() const {
 
 std::string PullFlow::nowText() const {
     const LiveSnapshotPtr live = m_service.now();
-    QDateTime now = QDateTime::currentDateTime();
-    int offset_s = now.offsetFromUtc();
-    if (live->cellClock_s > 0.0) {
-        now = QDateTime::fromSecsSinceEpoch(std::llround(live->cellClock_s), Qt::UTC);
-        const std::string& o = live->cellOffset;
-        offset_s =
-            o.size() == 6 ? (o[0] == '-' ? -60 : 60) * (60 * std::stoi(o.substr(1, 2)) + std::stoi(o.substr(4, 2))) : 0;
-    }
-    return now.toOffsetFromUtc(offset_s).toString(Qt::ISODate).toStdString();
+    return live->cellClock_s > 0.0 ? localTimeText(live->cellClock_s, live->cellOffset) : machineTimeText();
 }
 
 std::string PullFlow::fitted() const {
@@ -80,10 +71,17 @@ void PullFlow::setWeather(const WeatherReading& reading) {
     Q_EMIT changed();
 }
 
+void PullFlow::setWeatherByHand(bool byHand) {
+    m_weatherByHand = byHand;
+    if (m_armed)
+        m_service.arm(nextRequest());
+    Q_EMIT changed();
+}
+
 std::optional<double> PullFlow::weatherAge_s() const {
     const LiveSnapshotPtr live = m_service.now();
     std::optional<double> age;
-    if (live->weather.atmosphere())
+    if (live->weather.atmosphere() && !m_weatherByHand)
         age = live->weatherAge_s;
     if (m_weatherTyped_s) {
         const double typed = machineClock_s() - *m_weatherTyped_s;
@@ -94,7 +92,8 @@ std::optional<double> PullFlow::weatherAge_s() const {
 
 std::optional<Atmosphere> PullFlow::air() const {
     const LiveSnapshotPtr live = m_service.now();
-    if (const auto station = live->weather.atmosphere(); station && live->weatherAge_s < kFreshStation_s)
+    if (const auto station = live->weather.atmosphere();
+        station && !m_weatherByHand && live->weatherAge_s < kFreshStation_s)
         return station;
     return m_weather.atmosphere();
 }
@@ -117,6 +116,7 @@ PullRequest PullFlow::nextRequest() const {
     out.pull.build = fitted();
     out.pull.gear = day.plan.protocol.gear;
     out.pull.weather = m_weather.atmosphere();
+    out.stationWeather = !m_weatherByHand;
     return out;
 }
 

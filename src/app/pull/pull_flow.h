@@ -30,8 +30,10 @@ public:
     [[nodiscard]] double clock_s() const;
     [[nodiscard]] std::optional<double> lastPullEnded_s() const { return m_lastEnded_s; }
 
-    /// Weather typed in by hand; used while no station is fresher.
+    /// Weather typed in by hand; used while no station is fresh, and over the station when it is to count.
     void setWeather(const WeatherReading& reading);
+    void setWeatherByHand(bool byHand);
+    [[nodiscard]] bool weatherByHand() const { return m_weatherByHand; }
     [[nodiscard]] const WeatherReading& weather() const { return m_weather; }
     [[nodiscard]] std::optional<double> weatherAge_s() const;
     /// What the next pull is corrected with: the station's, else the typed one.
@@ -68,6 +70,7 @@ private:
     bool m_slipAnswered = true;
     std::optional<double> m_lastEnded_s;
     WeatherReading m_weather;
+    bool m_weatherByHand = false;
     std::optional<double> m_weatherTyped_s;
 };
 

@@ -90,6 +90,15 @@ QWidget* PullPage::makeWeather() {
     row->addWidget(labelled(tr("pressure"), m_pressure, out), 4);
     row->addWidget(labelled(tr("humidity"), m_humidity, out), 3);
     column->addLayout(row);
+    m_weatherByHand = new QCheckBox(tr("what is typed counts, not the station"), out);
+    m_weatherByHand->setObjectName(u"weatherByHand"_s);
+    m_weatherByHand->setToolTip(tr("When the station is wrong or stands in the wrong place"));
+    connect(m_weatherByHand, &QCheckBox::toggled, this, [this](bool on) {
+        m_flow.setWeatherByHand(on);
+        if (on)
+            typeWeather(); // what stands in the fields is where the hand begins
+    });
+    column->addWidget(m_weatherByHand);
     m_weatherFrom = quietLabel(u"weatherFrom"_s, out);
     m_weatherFrom->setProperty("small", true);
     column->addWidget(m_weatherFrom);
@@ -279,7 +288,9 @@ void PullPage::refreshLinks(const LiveSnapshot& live) {
 }
 
 void PullPage::refreshWeather(const LiveSnapshot& live) {
-    const bool station = live.weather.atmosphere() && live.weatherAge_s < 120.0;
+    const bool heard = live.weather.atmosphere() && live.weatherAge_s < 120.0;
+    const bool station = heard && !m_flow.weatherByHand();
+    m_weatherByHand->setVisible(heard || m_flow.weatherByHand());
     if (station) {
         m_temperature->show(live.weather.temperature_c);
         m_pressure->show(live.weather.pressure_kpa);

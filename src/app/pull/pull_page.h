@@ -74,6 +74,7 @@ private:
     QLabel* m_verdict = nullptr;
     GateList* m_gates = nullptr;
     NumberField *m_temperature = nullptr, *m_pressure = nullptr, *m_humidity = nullptr;
+    QCheckBox* m_weatherByHand = nullptr;
     QLabel* m_weatherFrom = nullptr;
     QLabel *m_speed = nullptr, *m_value = nullptr, *m_valueUnit = nullptr, *m_state = nullptr;
     Board* m_board = nullptr;

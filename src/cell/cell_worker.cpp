@@ -275,13 +275,14 @@ std::string CellWorker::startedText(double streamTime_s) const {
 
 void CellWorker::beginPull(double startTime_s) {
     m_pull = m_request.pull;
+    m_pullDay = m_request.dayPath;
     m_pull.started = startedText(startTime_s);
     if (m_request.stationWeather && secondsSince(m_weatherAt) < kFreshWeather_s)
         if (const auto air = m_weather.atmosphere())
             m_pull.weather = air;
     m_traceSpeed.clear();
     m_traceTorque.clear();
-    m_journal.begin(m_request.dayPath, m_pull, m_columns); // a refusal shows in the snapshot; rows live on in memory
+    m_journal.begin(m_pullDay, m_pull, m_columns); // a refusal shows in the snapshot; rows live on in memory
     m_flush.start(kFlush_ms);
     Q_EMIT pullStarted();
 }
@@ -290,6 +291,7 @@ void CellWorker::endPull(Recording recording) {
     m_flush.stop();
     m_journal.flush();
     RecordedPull out;
+    out.dayPath = m_pullDay;
     out.pull = m_pull;
     if (recording.end == PullEnd::LinkLost)
         out.pull.note = "connection lost during the pull";

@@ -71,7 +71,8 @@ private:
     PullRecorder m_recorder;
     PullJournal m_journal;
     PullRequest m_request;
-    Pull m_pull; ///< being made
+    Pull m_pull;                     ///< being made
+    std::filesystem::path m_pullDay; ///< the day it is made for
     std::unique_ptr<ChannelWatch> m_watch;
     std::vector<Column> m_columns;
     std::vector<double> m_lastFrame;

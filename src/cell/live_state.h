@@ -69,7 +69,8 @@ struct PullRequest {
 
 /// A pull that was made. Its journal stays on disk until it is told to go.
 struct RecordedPull {
-    Pull pull; ///< with its raw rows
+    std::filesystem::path dayPath; ///< of the day it was made for
+    Pull pull;                     ///< with its raw rows
     PullEnd end = PullEnd::ThrottleClosed;
     std::filesystem::path journal;
     std::string journalProblem;

@@ -305,6 +305,22 @@ TEST_CASE("a day without a place is saved before its first pull") {
     CHECK(fs::exists(t.folder.path() / "fresh" / "day.json"));
 }
 
+TEST_CASE("a pull that ends after another day was opened stays with its own") {
+    LiveWindow t({u"--speed"_s, u"4"_s});
+    t.startMotor();
+    t.key(Qt::Key_A);
+    t.cell.say(u"pull"_s);
+    REQUIRE(test::waitFor([&] { return t.live().recorder == RecorderState::Running && t.live().pullSeconds > 3.0; }));
+    t.w.window->openDay(test::boostDay());
+    REQUIRE(test::waitFor([&] { return t.w.dialogs.errors.size() == 1; }));
+    CHECK(t.w.dialogs.errors[0].contains(u"offered when that day is opened again"_s));
+    CHECK(t.day().pulls.size() == 12); // the other day's own
+    CHECK_FALSE(t.flow().armed());
+    const auto left = leftPulls(t.w.day, readDay(t.w.day));
+    REQUIRE(left.size() == 1);
+    CHECK(left[0].pull.raw->rows() > 200);
+}
+
 TEST_CASE("the cell and the day must agree on the build") {
     LiveWindow t({u"--speed"_s, u"5"_s});
     t.startMotor();

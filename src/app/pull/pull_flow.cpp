@@ -25,7 +25,7 @@ PullFlow::PullFlow(DayDocument& document, CellService& service, QObject* parent)
     connect(&m_service, &CellService::pullStarted, this, &PullFlow::changed);
     connect(&m_service, &CellService::pullDropped, this, &PullFlow::changed);
     connect(&m_document, &DayDocument::dayChanged, this, [this] {
-        if (!m_document.isOpen() && m_armed)
+        if (m_armed && (!m_document.isOpen() || m_document.path() != m_armedFor))
             disarm();
         else if (m_armed)
             m_service.arm(nextRequest());
@@ -124,6 +124,7 @@ void PullFlow::arm() {
     if (!m_document.isOpen() || m_document.path().empty() || fitted().empty())
         return;
     m_armed = true;
+    m_armedFor = m_document.path();
     m_slipAnswered = true;
     m_service.arm(nextRequest());
     Q_EMIT changed();
@@ -161,6 +162,10 @@ void PullFlow::changeBuild(const std::string& to, const QString& note) {
 
 /// The pull goes into the day and onto the disk before anything else is done with it.
 void PullFlow::take(const RecordedPull& recorded) {
+    if (!m_document.isOpen() || recorded.dayPath != m_document.path()) {
+        Q_EMIT belongsElsewhere(qs(recorded.pull.id));
+        return; // its journal stays
+    }
     Pull pull = recorded.pull;
     if (findPull(m_document.day(), pull.id)) { // two came in a row before the day knew the first
         pull.id = nextPullId();

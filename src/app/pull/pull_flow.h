@@ -53,6 +53,8 @@ Q_SIGNALS:
     void slipReady();
     /// A pull is in the day but could not be written; its journal stays.
     void notSaved(const QString& why);
+    /// A pull ended whose day is no longer open; it is offered when that day is opened again.
+    void belongsElsewhere(const QString& pull);
 
 private:
     void take(const RecordedPull& recorded);
@@ -64,7 +66,8 @@ private:
     DayDocument& m_document;
     CellService& m_service;
     bool m_armed = false;
-    std::string m_chosen; ///< build chosen before any pull or change says which is fitted
+    std::filesystem::path m_armedFor; ///< the day
+    std::string m_chosen;             ///< build chosen before any pull or change says which is fitted
     std::optional<PullSlip> m_slip;
     std::string m_slipDue; ///< pull whose slip waits for the analysis
     bool m_slipAnswered = true;

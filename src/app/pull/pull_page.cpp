@@ -32,6 +32,10 @@ PullPage::PullPage(DayDocument& document, Selection& selection, Look& look, Acti
     connect(&m_flow, &PullFlow::notSaved, this, [this](const QString& why) {
         m_dialogs.showError(this, tr("The pull is kept in memory and in its journal, but could not be saved"), why);
     });
+    connect(&m_flow, &PullFlow::belongsElsewhere, this, [this](const QString& pull) {
+        m_dialogs.showError(this, tr("%1 belongs to a day that is no longer open").arg(pull),
+                            tr("It is kept, and offered when that day is opened again."));
+    });
     connect(&m_selection, &Selection::viewChanged, this, &PullPage::refreshPlan);
     connect(&m_look, &Look::changed, this, &PullPage::refreshPlan);
     refreshPlan();

@@ -98,6 +98,7 @@ bool CellServer::openModbus(quint16 port) {
     m_modbus->setServerAddress(simcellRegisters().unitId);
     m_modbus->setConnectionParameter(QModbusDevice::NetworkAddressParameter, u"127.0.0.1"_s);
     m_modbus->setConnectionParameter(QModbusDevice::NetworkPortParameter, port);
+    fillRegisters(); // nobody may read a register before there is something in it
     if (!m_modbus->connectDevice()) {
         fmt::print(stderr, "hillrun-simcell: modbus port {}: {}\n", port, m_modbus->errorString().toStdString());
         return false;

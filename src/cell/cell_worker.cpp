@@ -227,6 +227,9 @@ void CellWorker::takeWeather(const WeatherReading& reading, const QString& from)
     m_weather.merge(reading);
     m_weatherAt = Clock::now();
     m_weatherFrom = from;
+    for (const auto& link : m_links) // gauge pressures count from the air around
+        if (link->telemetry && m_weather.pressure_kpa)
+            link->telemetry->setAmbient(*m_weather.pressure_kpa);
 }
 
 void CellWorker::takeRegisters(OpenLink& link, const ModbusLink::Readings& readings) {

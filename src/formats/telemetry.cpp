@@ -120,7 +120,7 @@ void TelemetryParser::readHeader(std::string_view text) {
         Conversion conversion;
         std::string unitText = meanings[i].unit;
         if (unit && unit->dimension != Dimension::None) {
-            conversion = {unit->scale, unit->offset + (unit->gauge || meanings[i].gauge ? m_ambient_kpa : 0.0)};
+            conversion = {unit->scale, unit->offset, unit->gauge || meanings[i].gauge};
             unitText = canonicalUnitText(unit->dimension);
         }
         m_kept.push_back(i);
@@ -149,7 +149,8 @@ void TelemetryParser::readRow(std::string_view text) {
             double value = 0.0;
             if (!readCell(rest.substr(0, comma), value))
                 return bad("a cell is not a number: " + std::string(trimmed(rest.substr(0, comma)).substr(0, 40)));
-            m_values[kept] = value * m_conversions[kept].scale + m_conversions[kept].offset;
+            const Conversion& c = m_conversions[kept];
+            m_values[kept] = value * c.scale + c.offset + (c.gauge ? m_ambient_kpa : 0.0);
             ++kept;
         }
         if (comma == std::string_view::npos)

@@ -52,6 +52,7 @@ private:
     struct Conversion {
         double scale = 1.0;
         double offset = 0.0;
+        bool gauge = false;
     };
     std::vector<Conversion> m_conversions;
     std::vector<size_t> m_kept; ///< cell of each column

@@ -73,6 +73,10 @@ TEST_CASE("other units are turned into those of the pull file") {
     REQUIRE(std::sscanf(heard.lines[1].c_str(), "1: 1 3000 %lf %lf", &torque, &pressure) == 2);
     CHECK(torque == Approx(135.58).epsilon(1e-4));          // 1 lbf.ft = 1.3558 N.m
     CHECK(pressure == Approx(98.0 + 68.948).epsilon(1e-4)); // 1 psi = 6.8948 kPa
+    heard.parser.setAmbient(90.0);                          // the weather may come after the header
+    heard.parser.feed("2,3000,100,10\n");
+    REQUIRE(std::sscanf(heard.lines[2].c_str(), "2: 2 3000 %lf %lf", &torque, &pressure) == 2);
+    CHECK(pressure == Approx(90.0 + 68.948).epsilon(1e-4));
 }
 
 TEST_CASE("lines that cannot be used are told and left out") {

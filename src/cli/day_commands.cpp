@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/compare/judge.h"
-#include "core/pull/events.h"
+#include "core/slip/day_events.h"
 #include "formats/answers_json.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
@@ -151,10 +151,15 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
         throw DataError(Problem::UnknownPull, {id}, {.file = path});
     Curve curve;
     try {
-        curve = reduce(*pull, day.cell, engineForAir(day.article), settings);
-        EventContext context;
-        context.plannedEnd_rpm = day.plan.protocol.end_rpm;
-        curve.events = findEvents(*pull->raw, curve, context);
+        if (!pull->raw)
+            throw DataError(Problem::FileUnreadable, {pull->problem});
+        ReducedDay reduced = reduceDay(day, settings);
+        PullResult& own = reduced.pulls[static_cast<size_t>(pull - day.pulls.data())];
+        if (!own.curve) // once more, for its own error
+            (void)reduce(*pull, dynoOf(day), settings, reduced.loss);
+        curve = std::move(*own.curve);
+        own.curve = curve;
+        curve.events = eventsOf(day, reduced.pulls, id);
     } catch (const DataError& error) {
         throw error.inFile(pull->file);
     }

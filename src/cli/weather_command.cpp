@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
+#include "core/weather/altitude.h"
 #include "formats/answers_json.h"
 #include "formats/day_store.h"
 
@@ -15,7 +16,11 @@ struct Options {
     std::string batch;
     std::string ignition = "spark";
     std::string aspiration = "natural";
-    std::optional<double> temperature, pressure, humidity, dewPoint, wetBulb, vapour, efficiency, fuel, boost;
+    std::optional<double> temperature, pressure, humidity, dewPoint, wetBulb, vapour, efficiency, fuel, boost, friction, power, setting,
+        altitude;
+    std::string school = "standard";
+    std::string cooling = "none";
+    bool boostHeld = false;
     bool json = false;
 };
 
@@ -34,6 +39,13 @@ Json caseOf(const Options& o) {
     put("mechanical_efficiency", o.efficiency);
     put("fuel_mg_per_litre_cycle", o.fuel);
     put("boost_pressure_ratio", o.boost);
+    put("friction_power_kw", o.friction);
+    put("power_kw", o.power);
+    put("altimeter_setting_kpa", o.setting);
+    put("altitude_m", o.altitude);
+    out["boost_correction"] = o.school;
+    out["charge_cooling"] = o.cooling;
+    out["boost_held_absolute"] = o.boostHeld;
     return out;
 }
 
@@ -53,7 +65,13 @@ void runBatch(const std::string& file) {
 }
 
 void runOne(const Options& o) {
-    if (o.standard.empty() || !o.temperature || !o.pressure)
+    if (o.pressure && o.setting)
+        throw WrongUse("give --pressure-kpa, or --altimeter-setting-kpa with --altitude-m, not both");
+    if (o.setting && !o.altitude)
+        throw WrongUse("an altimeter setting needs --altitude-m");
+    if (o.friction.has_value() != o.power.has_value())
+        throw WrongUse("measured friction needs both --friction-power-kw and --power-kw");
+    if (o.standard.empty() || !o.temperature || !(o.pressure || o.setting))
         throw WrongUse("give --standard, --temperature-c, --pressure-kpa and one humidity, or --batch FILE");
     const int humidities = int(o.humidity.has_value()) + int(o.dewPoint.has_value()) + int(o.wetBulb.has_value()) +
                            int(o.vapour.has_value());
@@ -69,6 +87,8 @@ void runOne(const Options& o) {
         fmt::print("{}\n", answer.dump());
         return;
     }
+    if (const std::string sea = seaLevelWarning(o.pressure.value_or(0.0), o.altitude); !sea.empty())
+        fmt::print(stderr, "{}\n", sea);
     fmt::print("{}: factor {:.4f}, density altitude {:.0f} m{}\n", standardInfo(standardNamed(o.standard)).title,
                answer["factor"].get<double>(), answer["density_altitude_m"].get<double>(),
                answer["validity_note"].get<std::string>().empty() ? ""
@@ -94,6 +114,15 @@ void addWeather(CLI::App& app) {
     command->add_option("--mechanical-efficiency", o->efficiency);
     command->add_option("--fuel-mg-per-litre-cycle", o->fuel, "compression ignition only");
     command->add_option("--boost-pressure-ratio", o->boost, "compression ignition, boosted");
+    command->add_option("--boost-correction", o->school, "boosted engines: what is done with the factor")
+        ->check(CLI::IsMember({"standard", "full", "held", "temperature_only"}));
+    command->add_option("--charge-cooling", o->cooling, "compression ignition, turbocharged")
+        ->check(CLI::IsMember({"none", "air", "liquid"}));
+    command->add_flag("--boost-held-absolute", o->boostHeld, "the controller holds the absolute manifold pressure");
+    command->add_option("--friction-power-kw", o->friction, "measured friction power, with --power-kw: full form of J1349");
+    command->add_option("--power-kw", o->power, "observed power at the same speed");
+    command->add_option("--altimeter-setting-kpa", o->setting, "in place of the station pressure, with --altitude-m");
+    command->add_option("--altitude-m", o->altitude, "of the station; questions a sea-level pressure");
     command->add_option("--batch", o->batch, "JSON file: an array of cases in, an array of answers out");
     command->add_flag("--json", o->json, "one JSON document and nothing else");
     command->footer("Example:\n  hillrun-cli weather --standard sae-j1349 --temperature-c 30 --pressure-kpa 97 "

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/answers_json.h"
 
+#include "core/weather/altitude.h"
+
 #include "core/compare/judge.h"
 
 #include <array>
@@ -148,7 +150,7 @@ Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& fact
     if (info.referencePressure_pa > 0.0)
         reference = {{"temperature_c", info.referenceTemperature_c},
                      {info.referenceIsDry ? "dry_pressure_kpa" : "pressure_kpa", info.referencePressure_pa / 1000.0}};
-    return {{"standard", info.name},
+    Json out{{"standard", info.name},
             {"factor", factor.factor},
             {"within_validity", factor.withinValidity},
             {"validity_note", factor.validityNote},
@@ -157,14 +159,39 @@ Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& fact
             {"air_density_kg_m3", air.density_kg_m3},
             {"density_altitude_m", air.densityAltitude_m},
             {"reference", reference}};
+    if (!factor.school.empty())
+        out["boost_correction"] = factor.school;
+    return out;
 }
+
+namespace {
+
+EngineForAir engineOfCase(ObjectReader& in) {
+    EngineForAir engine;
+    engine.ignition = static_cast<Ignition>(in.choice("ignition", {"spark", "compression"}));
+    engine.aspiration = static_cast<Aspiration>(in.choice("aspiration", {"natural", "turbocharged", "supercharged"}));
+    engine.mechanicalEfficiency = in.number("mechanical_efficiency").value_or(0.85);
+    engine.fuel_mg_per_litre_cycle = in.number("fuel_mg_per_litre_cycle");
+    engine.boostPressureRatio = in.number("boost_pressure_ratio");
+    engine.chargeCooling = static_cast<ChargeCooling>(in.choice("charge_cooling", {"none", "air", "liquid"}));
+    engine.boostSchool =
+        static_cast<BoostSchool>(in.choice("boost_correction", {"standard", "full", "held", "temperature_only"}));
+    engine.boostHeldAbsolute = in.flag("boost_held_absolute", false);
+    return engine;
+}
+
+} // namespace
 
 Json weatherCase(const Json& weather) {
     ObjectReader in(weather, "");
     const Standard standard = standardNamed(in.requiredText("standard"));
     Atmosphere air;
     const auto temperature = in.number("temperature_c");
-    const auto pressure = in.number("pressure_kpa");
+    auto pressure = in.number("pressure_kpa");
+    const auto setting = in.number("altimeter_setting_kpa");
+    const auto altitude = in.number("altitude_m");
+    if (!pressure && setting && altitude)
+        pressure = stationPressure_pa(*setting * 1000.0, *altitude) / 1000.0;
     if (!temperature || !pressure)
         throw DataError(Problem::MissingKey, {}, in.place(temperature ? "pressure_kpa" : "temperature_c"));
     air.temperature_c = *temperature;
@@ -183,14 +210,14 @@ Json weatherCase(const Json& weather) {
         throw DataError(Problem::MissingKey, {}, in.place("humidity_pct"));
     if (humidities > 1)
         throw DataError(Problem::BadValue, {"humidity", "give one humidity only"}, {});
-    EngineForAir engine;
-    engine.ignition = static_cast<Ignition>(in.choice("ignition", {"spark", "compression"}));
-    engine.aspiration = static_cast<Aspiration>(in.choice("aspiration", {"natural", "turbocharged", "supercharged"}));
-    engine.mechanicalEfficiency = in.number("mechanical_efficiency").value_or(0.85);
-    engine.fuel_mg_per_litre_cycle = in.number("fuel_mg_per_litre_cycle");
-    engine.boostPressureRatio = in.number("boost_pressure_ratio");
     const HumidAir humid = humidAir(air);
-    return weatherAnswer(standard, humid, airFactor(standard, humid, engine));
+    const EngineForAir engine = engineOfCase(in);
+    AirFactor factor = airFactor(standard, humid, engine);
+    const auto friction = in.number("friction_power_kw");
+    const auto power = in.number("power_kw");
+    if (friction && power && standard == Standard::SaeJ1349 && engine.ignition == Ignition::Spark)
+        factor.factor = frictionFactor(humid, *power * 1000.0, *friction * 1000.0);
+    return weatherAnswer(standard, humid, factor);
 }
 
 Json reduceAnswer(const Curve& curve) {
@@ -210,6 +237,11 @@ Json reduceAnswer(const Curve& curve) {
             {"torque_nm", scaled(curve.torque_nm, 1.0)},
             {"power_kw", kilowatts(curve.power_w)},
             {"factor", curve.air.factor},
+            {"power_at", placeShort(curve.place)},
+            {"boost_correction", curve.air.school.empty() ? Json(nullptr) : Json(curve.air.school)},
+            {"basis", curve.source->basis},
+            {"ratio", curve.source->ratio ? Json(*curve.source->ratio) : Json(nullptr)},
+            {"roughness_pct", curve.roughness_pct},
             {"window_rpm", {curve.sweep.window_rpm.low, curve.sweep.window_rpm.high}},
             {"trimmed", trimmed},
             {"events", events},
@@ -220,6 +252,9 @@ Json reduceAnswer(const Curve& curve) {
 Json analyseAnswer(const DayAnalysis& analysis) {
     Json out;
     out["standard"] = standardInfo(analysis.settings.reduce.standard).name;
+    out["power_at"] = placeShort(analysis.place);
+    if (!analysis.school.empty())
+        out["boost_correction"] = analysis.school;
     out["grid_rpm"] = analysis.rpm;
     const bool measured = analysis.model && analysis.model->degreesOfFreedom > 0;
     out["repeatability"] = {{"pull_gain_pct", measured ? numberOrNull(100.0 * analysis.model->levelSd) : Json(nullptr)},

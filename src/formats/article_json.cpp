@@ -9,7 +9,19 @@ namespace {
 
 const std::vector<const char*> kAspirations{"natural", "turbocharged", "supercharged"};
 const std::vector<const char*> kIgnitions{"spark", "compression"};
+const std::vector<const char*> kCoolings{"none", "air", "liquid"};
 const std::vector<const char*> kFuels{"petrol", "diesel", "alcohol", "gas", "other"};
+
+/// [[rpm, kW], ...], rising rpm.
+std::vector<FrictionPoint> readFriction(const std::vector<std::vector<double>>& rows, const Place& place) {
+    std::vector<FrictionPoint> out;
+    for (const auto& row : rows) {
+        if (row.size() != 2 || !(row[1] >= 0.0) || (!out.empty() && !(row[0] > out.back().rpm)))
+            throw DataError(Problem::WrongType, {"a list of [rpm, kW] with rising rpm"}, place);
+        out.push_back({row[0], row[1] * 1000.0});
+    }
+    return out;
+}
 
 EngineCard readEngine(ObjectReader in) {
     EngineCard out;
@@ -22,8 +34,12 @@ EngineCard readEngine(ObjectReader in) {
     out.mechanicalEfficiency = in.number("mechanical_efficiency");
     out.fuel_mg_per_litre_cycle = in.number("fuel_mg_per_litre_cycle");
     out.boostPressureRatio = in.number("boost_pressure_ratio");
+    out.chargeCooling = static_cast<ChargeCooling>(in.choice("charge_cooling", kCoolings));
     out.redLine_rpm = in.number("red_line_rpm");
     out.limiter_rpm = in.number("limiter_rpm");
+    out.inertia_kgm2 = in.number("inertia_kgm2");
+    out.boostHeldAbsolute = in.flag("boost_held_absolute", false);
+    out.friction = readFriction(in.rowsOfNumbers("friction_power_kw"), in.place("friction_power_kw"));
     if (out.mechanicalEfficiency && !(*out.mechanicalEfficiency > 0.0 && *out.mechanicalEfficiency <= 1.0))
         throw DataError(Problem::BadValue, {std::to_string(*out.mechanicalEfficiency), "above 0, up to 1"},
                         in.place("mechanical_efficiency"));
@@ -39,6 +55,7 @@ Vehicle readVehicle(ObjectReader in) {
     out.gears = in.numbers("gears");
     out.speedLimit_kmh = in.number("speed_limit_kmh");
     out.tyreLimit_kmh = in.number("tyre_limit_kmh");
+    out.drivelineInertia_kgm2 = in.number("driveline_inertia_kgm2");
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -64,8 +81,15 @@ Json engineJson(const EngineCard& engine) {
     e["mechanical_efficiency"] = optionalJson(engine.mechanicalEfficiency);
     putKnown(e, "fuel_mg_per_litre_cycle", engine.fuel_mg_per_litre_cycle);
     putKnown(e, "boost_pressure_ratio", engine.boostPressureRatio);
+    if (engine.chargeCooling != ChargeCooling::None)
+        e["charge_cooling"] = kCoolings[static_cast<size_t>(engine.chargeCooling)];
     putKnown(e, "red_line_rpm", engine.redLine_rpm);
     putKnown(e, "limiter_rpm", engine.limiter_rpm);
+    putKnown(e, "inertia_kgm2", engine.inertia_kgm2);
+    if (engine.boostHeldAbsolute)
+        e["boost_held_absolute"] = true;
+    for (const FrictionPoint& point : engine.friction)
+        e["friction_power_kw"].push_back({point.rpm, point.power_w / 1000.0});
     addUnknown(e, engine.unknownKeys);
     return e;
 }
@@ -78,6 +102,7 @@ Json vehicleJson(const Vehicle& vehicle) {
     v["gears"] = vehicle.gears;
     v["speed_limit_kmh"] = optionalJson(vehicle.speedLimit_kmh);
     putKnown(v, "tyre_limit_kmh", vehicle.tyreLimit_kmh);
+    putKnown(v, "driveline_inertia_kgm2", vehicle.drivelineInertia_kgm2);
     addUnknown(v, vehicle.unknownKeys);
     return v;
 }

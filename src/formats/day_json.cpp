@@ -29,6 +29,21 @@ Cell readCell(ObjectReader in) {
     return out;
 }
 
+const std::vector<const char*> kBoostSchools{"standard", "full", "held", "temperature_only"};
+const std::vector<const char*> kLossMethods{"none", "coast_down", "percent"};
+
+LossSettings readLoss(ObjectReader in) {
+    LossSettings out;
+    out.method = static_cast<LossMethod>(in.choice("method", kLossMethods));
+    out.percent = in.number("percent").value_or(out.percent);
+    out.to = static_cast<MeasuredAt>(in.choice("to", kMeasuredAt));
+    if (!(out.percent >= 0.0 && out.percent < 60.0))
+        throw DataError(Problem::BadValue, {std::to_string(out.percent), "between 0 and 60 % of the engine's power"},
+                        in.place("percent"));
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
 Build readBuild(ObjectReader in) {
     Build out;
     out.id = in.requiredText("id");
@@ -79,6 +94,13 @@ std::optional<Atmosphere> readWeather(ObjectReader in, std::string& unknownKeys)
     return Atmosphere{*temperature, *pressure * 1000.0, *humidity};
 }
 
+MeasuredAt measuredAtNamed(const std::string& name, const Place& place) {
+    for (size_t i = 0; i < kMeasuredAt.size(); ++i)
+        if (name == kMeasuredAt[i])
+            return static_cast<MeasuredAt>(i);
+    throw DataError(Problem::BadValue, {name, "crank, hub or wheel"}, place);
+}
+
 Pull readPull(ObjectReader in) {
     Pull out;
     out.id = in.requiredText("id");
@@ -91,6 +113,11 @@ Pull readPull(ObjectReader in) {
     out.weather = readWeather(in.object("weather"), out.unknownWeatherKeys);
     out.gear = in.integer("gear");
     out.ratio = in.number("ratio");
+    if (const std::string at = in.text("measured_at"); !at.empty())
+        out.measuredAt = measuredAtNamed(at, in.place("measured_at"));
+    out.torqueFactor = in.number("torque_factor");
+    if (out.torqueFactor && !(*out.torqueFactor > 0.0))
+        throw DataError(Problem::BadValue, {std::to_string(*out.torqueFactor), "above zero"}, in.place("torque_factor"));
     const auto window = in.numbers("window_rpm");
     if (!window.empty()) {
         if (window.size() != 2 || !(window[0] >= 0.0 && window[1] > window[0]))
@@ -185,6 +212,9 @@ Json pullJson(const Pull& pull) {
     out["weather"] = weather.empty() ? Json(nullptr) : weather;
     out["gear"] = optionalJson(pull.gear);
     out["ratio"] = optionalJson(pull.ratio);
+    if (pull.measuredAt)
+        out["measured_at"] = measuredAtName(*pull.measuredAt);
+    putKnown(out, "torque_factor", pull.torqueFactor);
     out["window_rpm"] = pull.window_rpm ? Json::array({pull.window_rpm->low, pull.window_rpm->high}) : Json(nullptr);
     out["use"] = pull.use;
     out["reason"] = pull.reason;
@@ -222,6 +252,8 @@ TestDay dayFromJson(std::string_view text, const std::string& file) {
         day.controlWindows.push_back(readControlWindow(window));
     for (ObjectReader& pull : in.objects("pulls"))
         day.pulls.push_back(readPull(pull));
+    day.boostSchool = static_cast<BoostSchool>(in.choice("boost_correction", kBoostSchools));
+    day.loss = readLoss(in.object("loss"));
     readPlanned(day, in);
     day.unknownKeys = in.unknownKeys();
     checkIds(day, file);
@@ -253,6 +285,14 @@ std::string dayToJson(const TestDay& day) {
     out["pulls"] = Json::array();
     for (const Pull& pull : day.pulls)
         out["pulls"].push_back(pullJson(pull));
+    if (day.boostSchool != BoostSchool::StandardsRule)
+        out["boost_correction"] = kBoostSchools[static_cast<size_t>(day.boostSchool)];
+    if (day.loss != LossSettings{}) {
+        out["loss"] = {{"method", kLossMethods[static_cast<size_t>(day.loss.method)]},
+                       {"percent", day.loss.percent},
+                       {"to", measuredAtName(day.loss.to)}};
+        addUnknown(out["loss"], day.loss.unknownKeys);
+    }
     addPlanned(out, day);
     addUnknown(out, day.unknownKeys);
     return out.dump(2) + "\n";

@@ -104,6 +104,21 @@ std::vector<double> ObjectReader::numbers(const char* key) {
     return out;
 }
 
+std::vector<std::vector<double>> ObjectReader::rowsOfNumbers(const char* key) {
+    std::vector<std::vector<double>> out;
+    const Json* value = find(key);
+    if (!value)
+        return out;
+    if (!value->is_array())
+        wrongType(key, "a list of lists of numbers");
+    for (const Json& row : *value) {
+        if (!row.is_array() || !std::all_of(row.begin(), row.end(), [](const Json& item) { return item.is_number(); }))
+            wrongType(key, "a list of lists of numbers");
+        out.push_back(row.get<std::vector<double>>());
+    }
+    return out;
+}
+
 std::vector<std::string> ObjectReader::texts(const char* key) {
     std::vector<std::string> out;
     const Json* value = find(key);

@@ -30,6 +30,7 @@ public:
     std::optional<int> integer(const char* key);
     bool flag(const char* key, bool fallback);
     std::vector<double> numbers(const char* key);
+    std::vector<std::vector<double>> rowsOfNumbers(const char* key);
     std::vector<std::string> texts(const char* key);
     /// The index of the value among `names`; the first for a missing key.
     size_t choice(const char* key, const std::vector<const char*>& names);

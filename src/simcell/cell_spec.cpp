@@ -57,6 +57,14 @@ Protocol readProtocol(ObjectReader in) {
     out.sample_hz = in.number("sample_hz").value_or(out.sample_hz);
     out.gear = in.integer("gear");
     out.roadSpeed_kmh_per_krpm = in.number("road_speed_kmh_per_krpm");
+    out.ratio = in.number("ratio");
+    out.step_rpm = in.number("step_rpm").value_or(out.step_rpm);
+    out.hold_s = in.number("hold_s").value_or(out.hold_s);
+    out.coastDown_s = in.number("coast_down_s").value_or(0.0);
+    out.retarder_nm = in.number("retarder_nm").value_or(0.0);
+    out.engineSpeed = in.flag("engine_speed", true);
+    if (!(out.step_rpm > 0.0 && out.hold_s > 0.0 && out.ratio.value_or(1.0) > 0.0))
+        throw DataError(Problem::BadValue, {"protocol", "steps, holds and ratio are above zero"}, in.place("step_rpm"));
     if (!(out.end_rpm > out.start_rpm && out.rate_rpm_per_s > 0.0 && out.sample_hz > 0.0))
         throw DataError(Problem::BadValue, {"protocol", "speeds rise and rates are above zero"}, in.place("end_rpm"));
     return out;
@@ -68,6 +76,9 @@ void readConditions(CellSpec& out, ObjectReader& in) {
     out.noise.wiggle_pct = noise.number("wiggle_pct").value_or(out.noise.wiggle_pct);
     out.noise.wiggleLength_rpm = noise.number("wiggle_length_rpm").value_or(out.noise.wiggleLength_rpm);
     out.noise.sample_pct = noise.number("sample_pct").value_or(out.noise.sample_pct);
+    ObjectReader losses = in.object("losses");
+    out.losses = {losses.number("constant_nm").value_or(0.0), losses.number("linear_nm_s").value_or(0.0),
+                  losses.number("quadratic_nm_s2").value_or(0.0)};
     ObjectReader drift = in.object("drift");
     out.drift.linear_pct_per_h = drift.number("linear_pct_per_h").value_or(0.0);
     out.drift.settling_pct = drift.number("settling_pct").value_or(0.0);
@@ -110,9 +121,11 @@ void readOrder(CellSpec& out, ObjectReader& in) {
 } // namespace
 
 const std::vector<const char*>& faultKinds() {
-    static const std::vector<const char*> kinds{"start_spike",   "breakup",    "collapse",       "limiter",
-                                                "absorber_full", "dropout",    "noise",          "frozen",
-                                                "slip",          "boost_leak", "lost_connection"};
+    static const std::vector<const char*> kinds{
+        "start_spike",    "breakup",    "collapse",     "limiter",     "absorber_full", "dropout",        "noise",
+        "frozen",         "slip",       "boost_leak",   "lost_connection", "throttle_short", "lift",      "mixture",
+        "knock",          "timing_pulled", "bypass",    "wrong_unit",  "wrong_gear",    "clutch_slip",    "converter_slip",
+        "resonance"};
     return kinds;
 }
 
@@ -141,6 +154,9 @@ CellSpec readCellSpec(std::string_view text, const std::string& file) {
     out.protocol = readProtocol(in.object("protocol"));
     readConditions(out, in);
     readOrder(out, in);
+    if (out.day.cell.kind == CellKind::ChassisInertia &&
+        (!out.protocol.ratio || out.day.cell.rollerInertia_kgm2.value_or(0.0) <= 0.0))
+        throw DataError(Problem::MissingKey, {}, in.place(out.protocol.ratio ? "roller_inertia_kgm2" : "ratio"));
     return out;
 }
 

@@ -17,6 +17,22 @@ struct Protocol {
     double sample_hz = 100.0;
     std::optional<int> gear;
     std::optional<double> roadSpeed_kmh_per_krpm;
+    std::optional<double> ratio{}; ///< engine over roller speed; the rollers' speed is then recorded
+    double step_rpm = 500.0;     ///< held steps
+    double hold_s = 4.0;         ///< of each held step
+    double coastDown_s = 0.0;    ///< recorded after the pull, clutch open
+    double retarder_nm = 0.0;    ///< at the rollers, beside their inertia
+    bool engineSpeed = true;     ///< false: the cell has no engine speed channel
+};
+
+/// What tyres, bearings and driveline take at the rollers.
+struct LossSpec {
+    double constant_nm = 0.0;
+    double linear_nm_s = 0.0;
+    double quadratic_nm_s2 = 0.0;
+    [[nodiscard]] double torque_nm(double rad_s) const {
+        return constant_nm + rad_s * (linear_nm_s + rad_s * quadratic_nm_s2);
+    }
 };
 
 /// Pulls of one build in a row.
@@ -57,6 +73,7 @@ struct CellSpec {
     EngineSpec engine;
     std::map<std::string, BuildEffect> effects;
     Protocol protocol;
+    LossSpec losses;
     std::vector<SetSpec> order;
     NoiseSpec noise;
     DriftSpec drift;

@@ -3,11 +3,13 @@
 #include "simcell/pull_simulation.h"
 
 #include "core/pull/channels.h"
+#include "core/pull/dyno.h"
 #include "core/units/units.h"
 
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <numbers>
 
 namespace hillrun::sim {
 namespace {
@@ -15,6 +17,9 @@ namespace {
 constexpr double kHold_s = 0.8;    ///< at part load, speed held
 constexpr double kOpening_s = 0.7; ///< throttle opens, load is taken up
 constexpr double kAfter_s = 0.8;   ///< throttle closed
+constexpr double kBetweenHolds_s = 0.6;
+constexpr double kIdle_rpm = 1100.0;
+constexpr double kRpmPerRadS = 30.0 / std::numbers::pi;
 
 constexpr Recorded kRecorded[] = {
     {"time", 2, 0.0},
@@ -40,12 +45,22 @@ constexpr Recorded kRecorded[] = {
     {"bypass_valve", 1, 0.0},
     {"air_flow", 1, 0.3},
     {"road_speed", 1, 0.05},
+    {"roller_speed", 3, 0.004},
+    {"retarder_torque", 1, 0.3},
 };
 
 bool belongs(const char* channel, const CellSpec& spec) {
     const std::string_view name = channel;
     if (name == "exhaust_back_pressure" || name == "wastegate_duty" || name == "bypass_valve" || name == "air_flow")
         return spec.engine.turbo;
+    if (name == "torque")
+        return spec.day.cell.kind != CellKind::ChassisInertia;
+    if (name == "engine_speed")
+        return spec.protocol.engineSpeed;
+    if (name == "roller_speed")
+        return spec.protocol.ratio.has_value();
+    if (name == "retarder_torque")
+        return spec.protocol.retarder_nm > 0.0;
     if (name == "road_speed")
         return spec.protocol.roadSpeed_kmh_per_krpm.has_value();
     return true;
@@ -58,7 +73,7 @@ double turboReading(std::string_view channel, const CellSpec& spec, const Engine
     if (channel == "wastegate_duty")
         return load * std::clamp(30.0 + 0.35 * (map - ambient), 0.0, 100.0);
     if (channel == "bypass_valve")
-        return s.bypassOpens ? 100.0 : 0.0;
+        return s.bypassOpens ? 100.0 : s.bypassOpen_pct;
     if (channel == "air_flow")
         return air_kg_h;
     return spec.protocol.roadSpeed_kmh_per_krpm.value_or(0.0) * s.speed_rpm / 1000.0 * (1.0 - s.slip); // road_speed
@@ -83,7 +98,7 @@ double reading(const CellSpec& spec, const BuildEffect& effect, const HumidAir& 
     const double map = 35.0 + (wide - 35.0) * std::min(1.0, load * 1.02);
     const double air_kg_h = spec.engine.displacement_cc * 1e-6 * s.speed_rpm * 30.0 * 0.92 * map * 1000.0 /
                             (287.05 * (s.warmth.intake_c + 273.15));
-    const double lambda = (load > 0.9 ? spec.engine.lambda : 0.99) + effect.lambdaShift + (s.misfire ? 0.05 : 0.0);
+    const double lambda = (load > 0.9 ? spec.engine.lambda : 0.99) + effect.lambdaShift + (s.misfire ? 0.05 : 0.0) + s.lambdaOff;
     if (channel == "engine_speed")
         return s.speed_rpm;
     if (channel == "torque")
@@ -111,9 +126,13 @@ double reading(const CellSpec& spec, const BuildEffect& effect, const HumidAir& 
     if (channel == "fuel_flow")
         return air_kg_h / (14.6 * lambda);
     if (channel == "ignition_advance")
-        return along(spec.engine.ignition_deg, s.speed_rpm, 26.0) + effect.ignitionShift_deg;
+        return along(spec.engine.ignition_deg, s.speed_rpm, 26.0) + effect.ignitionShift_deg - s.ignitionPulled_deg;
     if (channel == "knock_retard")
-        return 0.0;
+        return s.knock_deg;
+    if (channel == "roller_speed")
+        return s.roller_rad_s;
+    if (channel == "retarder_torque")
+        return spec.protocol.retarder_nm;
     if (channel == "throttle")
         return s.throttle_pct;
     if (channel == "absorber_load")
@@ -152,10 +171,25 @@ PullSimulation::PullSimulation(const CellSpec& spec, PullStart start, Generator&
 
 double PullSimulation::sweep_s() const {
     const Protocol& p = m_spec.protocol;
+    if (m_liftedAt_s)
+        return *m_liftedAt_s - kHold_s - kOpening_s;
+    if (onInertiaRollers())
+        return 60.0; // never reached: the rollers are at speed before
+    if (m_spec.day.cell.sweep == SweepDirection::Steps) {
+        const double steps = std::floor((p.end_rpm - p.start_rpm) / p.step_rpm + 1e-9);
+        return (steps + 1.0) * p.hold_s + steps * kBetweenHolds_s;
+    }
     return (p.end_rpm - p.start_rpm) / p.rate_rpm_per_s;
 }
 
-double PullSimulation::duration_s() const { return kHold_s + kOpening_s + sweep_s() + kAfter_s; }
+double PullSimulation::duration_s() const {
+    return kHold_s + kOpening_s + sweep_s() + std::max(kAfter_s, m_spec.protocol.coastDown_s);
+}
+
+double PullSimulation::fullLoad_nm(double rpm) const {
+    return fullLoadTorque_nm(m_spec.engine, m_effect, m_start.air, rpm) * m_gain *
+           (1.0 + m_spec.noise.wiggle_pct / 100.0 * m_wiggle.at(rpm));
+}
 
 const FaultSpec* PullSimulation::fault(const char* kind) const {
     for (const FaultSpec& f : m_start.faults)
@@ -168,14 +202,15 @@ void PullSimulation::moveTo(double time_s, double dt) {
     m_time_s = time_s;
     const double intoSweep_s = std::clamp(m_time_s - kHold_s - kOpening_s, 0.0, sweep_s());
     m_lifted = m_time_s > kHold_s + kOpening_s + sweep_s();
-    moveSpeed(intoSweep_s);
+    const double before_rpm = m_state.speed_rpm;
+    moveSpeed(intoSweep_s, dt);
+    m_state.acceleration_rad_s2 = dt > 0.0 && before_rpm > 0.0 ? (m_state.speed_rpm - before_rpm) / kRpmPerRadS / dt : 0.0;
     const double wanted_pct = m_lifted ? 0.0 : (m_time_s < kHold_s ? 26.0 : 100.0);
     const double move = 100.0 * dt / (m_lifted ? 0.08 : 0.2);
     m_state.throttle_pct += std::clamp(wanted_pct - m_state.throttle_pct, -move, move);
     m_state.bypassOpens = m_state.throttle_pct < 50.0 && m_time_s > 2.0;
 
-    const double full = fullLoadTorque_nm(m_spec.engine, m_effect, m_start.air, m_state.speed_rpm) * m_gain *
-                        (1.0 + m_spec.noise.wiggle_pct / 100.0 * m_wiggle.at(m_state.speed_rpm));
+    const double full = fullLoad_nm(m_state.speed_rpm);
     const double share =
         m_state.throttle_pct >= 99.9 ? 1.0 : std::pow(m_state.throttle_pct / 100.0, 0.6) - (m_lifted ? 0.15 : 0.0);
     m_settled_nm += (full * share - m_settled_nm) * (1.0 - std::exp(-dt / 0.06));
@@ -183,16 +218,80 @@ void PullSimulation::moveTo(double time_s, double dt) {
     m_state.torque_nm = intoSweep_s > 0.0 && !m_lifted ? full : m_settled_nm;
     applyFaults(intoSweep_s);
     applyFaultsOfTheCell();
+    applyFaultsOfTheControl();
+    m_state.torque_nm = atThePlace_nm(m_state.torque_nm);
     warm(dt, share);
 }
 
-void PullSimulation::moveSpeed(double intoSweep_s) {
+/// What the brake reads of the engine's torque: less what speeds engine and driveline up and what is lost on the way.
+double PullSimulation::atThePlace_nm(double engine_nm) const {
+    const double inertia = m_spec.day.article.engine.inertia_kgm2.value_or(0.0);
+    double out = engine_nm - inertia * m_state.acceleration_rad_s2;
+    if (m_spec.protocol.ratio && !m_lifted) {
+        const double ratio = *m_spec.protocol.ratio;
+        const double driveline = drivelineInertia_kgm2(Dyno{m_spec.day.cell, m_spec.day.article.vehicle}, true);
+        out -= (m_spec.losses.torque_nm(m_state.roller_rad_s) + driveline * m_state.acceleration_rad_s2 / ratio) / ratio;
+    }
+    return out;
+}
+
+double PullSimulation::sweptSpeed_rpm(double intoSweep_s) const {
     const Protocol& p = m_spec.protocol;
-    m_state.speed_rpm = p.start_rpm + p.rate_rpm_per_s * intoSweep_s;
-    if (m_lifted)
-        m_state.speed_rpm = std::max(1500.0, m_top_rpm - 900.0 * (m_time_s - kHold_s - kOpening_s - sweep_s()));
-    else
+    if (m_spec.day.cell.sweep == SweepDirection::Down)
+        return p.end_rpm - p.rate_rpm_per_s * intoSweep_s;
+    if (m_spec.day.cell.sweep != SweepDirection::Steps)
+        return p.start_rpm + p.rate_rpm_per_s * intoSweep_s;
+    const double period_s = p.hold_s + kBetweenHolds_s;
+    const double step = std::floor(intoSweep_s / period_s);
+    const double moving_s = std::max(0.0, intoSweep_s - step * period_s - p.hold_s);
+    return std::min(p.end_rpm, p.start_rpm + p.step_rpm * (step + moving_s / kBetweenHolds_s));
+}
+
+/// Rollers with the engine coupled: everything that turns speeds up with what the engine has left over.
+void PullSimulation::accelerateRollers(double dt) {
+    constexpr int kParts = 10;
+    const double ratio = *m_spec.protocol.ratio;
+    const double atRoller = *m_spec.day.cell.rollerInertia_kgm2 +
+                            drivelineInertia_kgm2(Dyno{m_spec.day.cell, m_spec.day.article.vehicle}, true) +
+                            ratio * ratio * m_spec.day.article.engine.inertia_kgm2.value_or(0.0);
+    for (int i = 0; i < kParts; ++i) {
+        const double roller_rad_s = m_state.speed_rpm / kRpmPerRadS / ratio;
+        const double left_nm = ratio * fullLoad_nm(m_state.speed_rpm) - m_spec.losses.torque_nm(roller_rad_s) -
+                               m_spec.protocol.retarder_nm;
+        m_state.speed_rpm += ratio * left_nm / atRoller * dt / kParts * kRpmPerRadS;
+    }
+}
+
+/// Rollers alone, the clutch open.
+void PullSimulation::coastRollers(double dt) {
+    const double inertia = m_spec.day.cell.rollerInertia_kgm2.value_or(0.0) +
+                           drivelineInertia_kgm2(Dyno{m_spec.day.cell, m_spec.day.article.vehicle}, true);
+    if (inertia > 0.0)
+        m_state.roller_rad_s -= (m_spec.losses.torque_nm(m_state.roller_rad_s) + m_spec.protocol.retarder_nm) / inertia * dt;
+    m_state.roller_rad_s = std::max(0.0, m_state.roller_rad_s);
+}
+
+void PullSimulation::moveSpeed(double intoSweep_s, double dt) {
+    const Protocol& p = m_spec.protocol;
+    if (onInertiaRollers() && intoSweep_s > 0.0 && !m_lifted) {
+        accelerateRollers(dt);
+        if (m_state.speed_rpm >= p.end_rpm && !m_liftedAt_s)
+            m_liftedAt_s = m_time_s;
+    } else {
+        m_state.speed_rpm = onInertiaRollers() ? p.start_rpm : sweptSpeed_rpm(intoSweep_s);
+    }
+    if (m_lifted) {
+        const double since_s = m_time_s - kHold_s - kOpening_s - sweep_s();
+        const bool clutchOpen = p.coastDown_s > 0.0;
+        m_state.speed_rpm = std::max(clutchOpen ? kIdle_rpm : std::min(1500.0, m_top_rpm),
+                                     m_top_rpm - (clutchOpen ? 4000.0 : 900.0) * since_s);
+        if (clutchOpen)
+            coastRollers(dt);
+    } else {
         m_top_rpm = m_state.speed_rpm;
+    }
+    if (p.ratio && !(m_lifted && p.coastDown_s > 0.0))
+        m_state.roller_rad_s = m_state.speed_rpm / kRpmPerRadS / *p.ratio * (1.0 - m_state.slip);
     m_limited = false;
     if (const FaultSpec* limiter = fault("limiter"); limiter && !m_lifted && m_state.speed_rpm > limiter->at_rpm) {
         m_state.speed_rpm = limiter->at_rpm + 8.0 * std::sin(30.0 * m_time_s);
@@ -244,6 +343,12 @@ void PullSimulation::applyFaultsOfTheCell() {
     }
     if (const FaultSpec* slip = fault("slip"))
         m_state.slip = slip->size_pct / 100.0 * ramp(*slip, 300.0);
+    if (const FaultSpec* slip = fault("clutch_slip"); slip && m_state.speed_rpm > slip->at_rpm)
+        m_state.slip = slip->size_pct / 100.0;
+    if (const FaultSpec* slip = fault("converter_slip"))
+        m_state.slip = slip->size_pct / 100.0 * std::clamp((slip->at_rpm - m_state.speed_rpm) / 1500.0, 0.0, 1.0);
+    if (const FaultSpec* gear = fault("wrong_gear"))
+        m_state.slip = gear->size_pct / 100.0;
     if (const FaultSpec* full = fault("absorber_full"); full && m_state.speed_rpm > full->at_rpm)
         m_state.absorberLoad_pct = 100.0;
 }
@@ -258,8 +363,42 @@ void PullSimulation::warm(double dt, double share) {
     w.tyre_c += dt * 2.0 * share;
 }
 
+/// Faults of mixture, ignition, throttle and bypass, with what they cost in torque.
+void PullSimulation::applyFaultsOfTheControl() {
+    m_state.lambdaOff = m_state.knock_deg = m_state.ignitionPulled_deg = m_state.bypassOpen_pct = 0.0;
+    if (m_lifted)
+        return;
+    auto hump = [this](const FaultSpec& f, double width_rpm) { // 1 in the middle, 0 outside
+        const double u = (m_state.speed_rpm - f.at_rpm) / (0.5 * width_rpm);
+        return std::abs(u) < 1.0 ? 0.5 + 0.5 * std::cos(std::numbers::pi * u) : 0.0;
+    };
+    if (const FaultSpec* f = fault("mixture"))
+        m_state.lambdaOff = f->size_pct / 100.0 * hump(*f, 1600.0);
+    if (const FaultSpec* f = fault("knock"))
+        m_state.knock_deg = f->size_pct * hump(*f, 900.0);
+    if (const FaultSpec* f = fault("timing_pulled"))
+        m_state.ignitionPulled_deg = f->size_pct * hump(*f, 700.0);
+    if (const FaultSpec* f = fault("bypass"); f && m_spec.engine.turbo) {
+        m_state.bypassOpen_pct = 60.0 * hump(*f, 450.0);
+        m_state.boostLost_kpa += f->size_pct * hump(*f, 450.0);
+    }
+    // A degree costs about 0.7 % of torque, a tenth of lambda 3 %, a kilopascal of charge its share (common practice).
+    m_state.torque_nm *= (1.0 - 0.007 * (m_state.knock_deg + m_state.ignitionPulled_deg)) *
+                         (1.0 - 0.3 * std::abs(m_state.lambdaOff)) * (1.0 - 0.0007 * m_state.bypassOpen_pct);
+    if (const FaultSpec* f = fault("resonance"))
+        m_state.torque_nm *= 1.0 + f->size_pct / 100.0 * hump(*f, 600.0);
+    if (const FaultSpec* f = fault("throttle_short")) {
+        m_state.throttle_pct = std::min(m_state.throttle_pct, 100.0 - f->size_pct);
+        m_state.torque_nm *= 1.0 - 0.3 * f->size_pct / 100.0;
+    }
+    if (const FaultSpec* f = fault("lift"); f && m_state.speed_rpm > f->at_rpm && !m_liftedAt_s)
+        m_liftedAt_s = m_time_s;
+}
+
 /// Faults of the wiring, on what the logger gets.
 double PullSimulation::faulty(const Recorded& recorded, double value) {
+    if (fault("wrong_unit") && std::string_view(recorded.channel) == "torque")
+        value *= 1.0 / (unit::kMetricHorsepower_w / 1000.0); // PS written down as kW
     auto hits = [&](const FaultSpec* f) {
         return f && f->channel == recorded.channel && m_state.speed_rpm > f->at_rpm;
     };

@@ -43,6 +43,12 @@ struct EngineState {
     double boostLost_kpa = 0.0;
     double slip = 0.0;              ///< share by which the rollers fall behind
     double absorberLoad_pct = -1.0; ///< below 0: follows from speed and load
+    double lambdaOff = 0.0;
+    double knock_deg = 0.0;
+    double ignitionPulled_deg = 0.0;
+    double bypassOpen_pct = 0.0;      ///< at full throttle
+    double roller_rad_s = 0.0;
+    double acceleration_rad_s2 = 0.0; ///< of the engine
 };
 
 /// A channel's true value, before noise and rounding.
@@ -69,7 +75,10 @@ public:
     /// The engine at a time after the pull began, `dt` after the last.
     void moveTo(double time_s, double dt);
     [[nodiscard]] bool over() const { return m_time_s > duration_s(); }
+    /// Whole length; on inertia rollers known only when the end speed was reached (before: a generous guess).
     [[nodiscard]] double duration_s() const;
+    /// The engine's own brake torque at full load at this speed, N.m: the truth behind what is recorded.
+    [[nodiscard]] double fullLoad_nm(double rpm) const;
     [[nodiscard]] double time_s() const { return m_time_s; }
     [[nodiscard]] const EngineState& state() const { return m_state; }
     [[nodiscard]] const BuildEffect& effect() const { return m_effect; }
@@ -81,8 +90,14 @@ private:
     double normal() { return m_normal(m_generator); }
     double uniform() { return m_uniform(m_generator); }
     [[nodiscard]] const FaultSpec* fault(const char* kind) const;
+    [[nodiscard]] bool onInertiaRollers() const { return m_spec.day.cell.kind == CellKind::ChassisInertia; }
     [[nodiscard]] double sweep_s() const;
-    void moveSpeed(double intoSweep_s);
+    [[nodiscard]] double sweptSpeed_rpm(double intoSweep_s) const;
+    void moveSpeed(double intoSweep_s, double dt);
+    void accelerateRollers(double dt);
+    void coastRollers(double dt);
+    [[nodiscard]] double atThePlace_nm(double engine_nm) const;
+    void applyFaultsOfTheControl();
     void applyFaults(double intoSweep_s);
     void applyFaultsOfTheCell();
     void warm(double dt, double share);
@@ -105,6 +120,7 @@ private:
     bool m_lifted = false;
     int m_burst = 0;
     bool m_limited = false;
+    std::optional<double> m_liftedAt_s; ///< inertia rollers, or a lift: when the throttle closed
 };
 
 } // namespace hillrun::sim

@@ -30,8 +30,8 @@ ChannelTable recordPull(const CellSpec& spec, const Pull& pull, double at_h, Gen
     for (const Recorded& recorded : channels)
         table.columns.push_back({recorded.channel, canonicalUnitText(channelInfo(recorded.channel)->dimension), {}});
     std::vector<double> row(channels.size());
-    const auto rows = static_cast<int>(simulation.duration_s() * spec.protocol.sample_hz);
-    for (int i = 0; i <= rows; ++i) {
+    // On inertia rollers, and with a lift, the length is known only on the way.
+    for (int i = 0; i <= static_cast<int>(simulation.duration_s() * spec.protocol.sample_hz); ++i) {
         simulation.moveTo(i / spec.protocol.sample_hz, 1.0 / spec.protocol.sample_hz);
         if (simulation.connectionLost())
             break; // what came later was never received

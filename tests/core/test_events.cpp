@@ -55,7 +55,7 @@ struct Sketch {
         pull.raw = std::make_shared<const ChannelTable>(table);
         ReduceSettings settings;
         settings.standard = Standard::Uncorrected;
-        return reduce(pull, {}, {}, settings);
+        return reduce(pull, Dyno{}, settings);
     }
     [[nodiscard]] std::string events(const EventContext& context = {}) const {
         std::string out;
@@ -93,7 +93,7 @@ TEST_CASE("each event is found where it is, and by its name alone") {
     CHECK(Sketch()
               .spoil("lambda", 1.0, 11.0, [](double v, size_t i) { return v + (i % 3 == 0 ? 0.15 : -0.1); })
               .events() == "noise");
-    CHECK(Sketch().spoil("road_speed", 7.0, 11.0, times(0.92)).events() == "slip");
+    CHECK(Sketch().spoil("road_speed", 7.0, 11.0, times(0.92)).events() == "clutch_slip");
     Sketch gap;
     for (Column& c : gap.table.columns)
         c.values.erase(c.values.begin() + 600, c.values.begin() + 640);
@@ -125,7 +125,8 @@ TEST_CASE("boost is held against the other pulls of the build, whatever the weat
     EventContext context;
     context.boosted = true;
     context.ambient_kpa = 98.0;
-    context.references = {{&good.table, &curve, 98.0}};
+    const ChannelTraits traits = channelTraits(good.table, curve);
+    context.references = {{&curve, &traits, 98.0}};
     const auto lower = [](double by) {
         return Sketch().spoil("manifold_pressure", 4.0, 11.0, [by](double v, size_t) { return v - by; });
     };
@@ -145,7 +146,8 @@ TEST_CASE("what the other pulls do too is no event of this one") {
     const Sketch other = noisy();
     const Curve curve = other.curve();
     EventContext context;
-    context.references = {{&other.table, &curve, 98.0}};
+    const ChannelTraits traits = channelTraits(other.table, curve);
+    context.references = {{&curve, &traits, 98.0}};
     CHECK(noisy().events(context).empty());
 }
 
@@ -186,7 +188,7 @@ TEST_CASE("runs and lines") {
     CHECK(longestRun(values, [](double v) { return v > 1.5; }).rows == 4);
     const std::vector<double> x{0, 1, 2, 3};
     const std::vector<double> y{1, 3, 5, 7};
-    CHECK(lineAt(x, y, 0, 3, 10.0) == Approx(21.0));
+    CHECK(fitLine(x, y, 0, 3).at(10.0) == Approx(21.0));
     CHECK(median({5, 1, 3}) == 3.0);
     CHECK(std::isnan(median({})));
 }

@@ -80,14 +80,14 @@ TEST_CASE("putting on a grid keeps a straight line straight") {
 
 TEST_CASE("the order of columns changes nothing") {
     const TestDay day = test::smallDay("A1");
-    const Curve before = reduce(day.pulls[0], day.cell, {}, {});
+    const Curve before = reduce(day.pulls[0], {day.cell}, {});
     rc::prop("any order", [&] {
         ChannelTable table = *day.pulls[0].raw;
         for (size_t i = table.columns.size() - 1; i > 0; --i)
             std::swap(table.columns[i], table.columns[*rc::gen::inRange<size_t>(0, i + 1)]);
         Pull pull = day.pulls[0];
         pull.raw = std::make_shared<const ChannelTable>(table);
-        const Curve after = reduce(pull, day.cell, {}, {});
+        const Curve after = reduce(pull, {day.cell}, {});
         RC_ASSERT(after.torque_nm == before.torque_nm);
         RC_ASSERT(after.channels == before.channels);
     });

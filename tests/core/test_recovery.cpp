@@ -24,7 +24,7 @@ sim::CellSpec cell(double rate, double hertz, double sample_pct) {
 
 Curve curveOf(const sim::CellSpec& spec, unsigned seed) {
     const TestDay day = sim::simulateDay(spec, seed);
-    return reduce(day.pulls[0], day.cell, {}, {});
+    return reduce(day.pulls[0], {day.cell}, {});
 }
 
 /// Mean relative error of the torque over the middle 90 % of the range.
@@ -118,7 +118,7 @@ TEST_CASE("wider smoothing lowers the noise and does not move the mean") {
     const TestDay day = sim::simulateDay(spec, 5);
     double lastRoughness = 1e9;
     for (const double width : {30.0, 60.0, 120.0, 240.0}) {
-        const Curve curve = reduce(day.pulls[0], day.cell, {}, {Standard::SaeJ1349, width, 50.0});
+        const Curve curve = reduce(day.pulls[0], {day.cell}, {Standard::SaeJ1349, width, 50.0});
         double roughness = 0.0;
         for (size_t i = 2; i < curve.rpm.size(); ++i)
             roughness += std::abs(curve.torque_nm[i] - 2.0 * curve.torque_nm[i - 1] + curve.torque_nm[i - 2]);

@@ -23,7 +23,7 @@ sim::CellSpec quietCell() {
 }
 
 Curve curveOf(const TestDay& day, const ReduceSettings& settings = {}) {
-    return reduce(day.pulls[0], day.cell, engineForAir(day.article), settings);
+    return reduce(day.pulls[0], dynoOf(day), settings);
 }
 
 /// Largest relative error against the simulated engine in reference air, over the middle 90 % of the range.
@@ -112,7 +112,13 @@ TEST_CASE("what cannot be reduced says why") {
     CHECK(curveOf(day, {Standard::Uncorrected, 100.0, 50.0}).air.factor == 1.0);
     day = sim::simulateDay(quietCell(), 1);
     day.cell.kind = CellKind::ChassisInertia;
-    CHECK(message().find("inertia rollers") != std::string::npos);
+    CHECK(message().find("inertia of the rollers is not known") != std::string::npos);
+    day.cell.rollerInertia_kgm2 = 5.0;
+    CHECK(message().find("no roller speed") != std::string::npos);
+    day.cell.kind = CellKind::EngineBrake;
+    day.cell.sweep = SweepDirection::Steps;
+    CHECK(message().find("held speeds were found") != std::string::npos);
+    day.cell.sweep = SweepDirection::Up;
     day.cell.kind = CellKind::EngineBrake;
     day.article.engine.ignition = Ignition::Compression;
     CHECK(message().find("fuel per litre and cycle") != std::string::npos);

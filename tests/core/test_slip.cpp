@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/slip/pull_slip.h"
+#include "core/weather/altitude.h"
 #include "formats/day_store.h"
 #include "simcell/simulate.h"
 #include "support.h"

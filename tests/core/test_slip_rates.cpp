@@ -3,6 +3,7 @@
 
 // How often the slip names a fault that is there, and one that is not: 200 simulated pulls of each kind.
 
+#include "core/pull/events.h"
 #include "core/slip/pull_slip.h"
 #include "formats/day_store.h"
 #include "simcell/simulate.h"
@@ -55,7 +56,19 @@ constexpr FaultCase kCases[] = {
     {"frozen", "frozen", "flat-twin.json", 3000, 5500, 0, 0, "exhaust_gas_temperature"},
     {"frozen", "frozen", "flat-twin.json", 0, 0, 0, 0, "oil_pressure"},
     {"lost_connection", "cut_off", "flat-twin.json", 4500, 7000, 0, 0, ""},
-    {"slip", "slip", "boost-buggy.json", 3500, 5500, 5, 12, ""},
+    {"slip", "tyre_slip", "boost-buggy.json", 3500, 5500, 5, 12, ""},
+    {"clutch_slip", "clutch_slip", "boost-buggy.json", 3500, 5500, 8, 15, ""},
+    {"converter_slip", "converter_slip", "boost-buggy.json", 3600, 4200, 10, 20, ""},
+    {"wrong_gear", "wrong_gear", "boost-buggy.json", 0, 0, 15, 25, ""},
+    {"wrong_unit", "wrong_unit", "flat-twin.json", 0, 0, 0, 0, ""},
+    {"throttle_short", "throttle_short", "flat-twin.json", 0, 0, 5, 15, ""},
+    {"lift", "lift", "flat-twin.json", 4500, 6800, 0, 0, ""},
+    {"mixture", "mixture", "flat-twin.json", 4000, 6500, 5, 12, ""},
+    {"knock", "knock", "flat-twin.json", 4000, 6500, 2, 5, ""},
+    {"timing_pulled", "timing_pulled", "flat-twin.json", 4000, 6500, 3, 6, ""},
+    {"bypass", "bypass_open", "boost-buggy.json", 3500, 5500, 8, 20, ""},
+    {"resonance", "hump", "flat-twin.json", 4000, 6500, 4, 7, ""},
+    {"resonance", "dip", "flat-twin.json", 4000, 6500, -4, -7, ""},
     {"boost_leak", "boost_low", "boost-buggy.json", 2800, 4500, 12, 30, ""},
 };
 
@@ -78,7 +91,7 @@ TEST_CASE("every fault of the simulated cell is named on the slip") {
                 if (event.kind != one.event)
                     others.insert(event.kind);
             }
-            named += found && slip.suspicious ? 1 : 0;
+            named += found && (slip.suspicious || one.event == std::string_view("hump") || one.event == std::string_view("dip")) ? 1 : 0;
         }
         std::string also;
         for (const std::string& kind : others)
@@ -86,7 +99,8 @@ TEST_CASE("every fault of the simulated cell is named on the slip") {
         fmt::print("{:16} {:24} named on {:5.1f} % of {} pulls; also named:{}\n", one.kind, one.channel,
                    100.0 * named / kPulls, kPulls, also.empty() ? " nothing" : also);
         INFO(one.kind << " " << one.channel);
-        CHECK(named >= 0.97 * kPulls);
+        const bool remark = std::string_view(one.kind) == "resonance"; // told, not warned of; the smallest are missed
+        CHECK(named >= (remark ? 0.85 : 0.97) * kPulls);
     }
 }
 

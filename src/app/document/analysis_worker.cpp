@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/document/analysis_worker.h"
 
+#include "core/slip/day_events.h"
+
 namespace hillrun {
 
 AnalysisWorker::AnalysisWorker(Done done) : m_done(std::move(done)), m_thread([this] { run(); }) {}
@@ -37,6 +39,7 @@ void AnalysisWorker::run() {
         auto result = std::make_shared<DayAnalysis>();
         try {
             *result = analyse(question.day, question.settings, m_cache);
+            addEvents(question.day, result->pulls);
         } catch (const DataError& error) { // settings that do not fit this day, such as a band of another one
             result->settings = question.settings;
             result->whyNoComparison = error.what();

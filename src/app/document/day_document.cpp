@@ -201,4 +201,11 @@ void DayDocument::setWindow(const std::string& id, const std::optional<RpmRange>
          });
 }
 
+void DayDocument::correctUnit(const std::string& id, double factor, const QString& words) {
+    edit(tr("%1: %2").arg(QString::fromStdString(id), words), [&](TestDay& day) {
+        if (Pull* pull = findPull(day, id))
+            pull->torqueFactor = pull->torqueFactor.value_or(1.0) * factor;
+    });
+}
+
 } // namespace hillrun

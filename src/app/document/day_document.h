@@ -56,6 +56,8 @@ public:
     void setAside(const std::vector<std::string>& pulls, const QString& reason);
     void takeBack(const std::vector<std::string>& pulls);
     void setWindow(const std::string& pull, const std::optional<RpmRange>& window);
+    /// The torque of a pull was written down in another unit: times `factor`, on top of the rows.
+    void correctUnit(const std::string& pull, double factor, const QString& words);
 
 Q_SIGNALS:
     void dayChanged();

@@ -11,6 +11,13 @@ void Selection::setPull(const std::string& pull) {
     Q_EMIT pullChanged();
 }
 
+void Selection::setBeside(const std::string& pull) {
+    if (pull == m_beside)
+        return;
+    m_beside = pull;
+    Q_EMIT pullChanged();
+}
+
 void Selection::setPair(std::string from, std::string to) {
     if (from == m_from && to == m_to)
         return;

@@ -20,6 +20,8 @@ public:
     using QObject::QObject;
 
     [[nodiscard]] const std::string& pull() const { return m_pull; }
+    /// A second pull held beside the selected one; empty for none.
+    [[nodiscard]] const std::string& beside() const { return m_beside; }
     [[nodiscard]] const std::string& from() const { return m_from; }
     [[nodiscard]] const std::string& to() const { return m_to; }
     [[nodiscard]] std::optional<double> cursor() const { return m_cursor; }
@@ -28,6 +30,7 @@ public:
     [[nodiscard]] DisplayUnits units() const { return m_units; }
 
     void setPull(const std::string& pull);
+    void setBeside(const std::string& pull);
     void setPair(std::string from, std::string to); ///< by value: may be called with its own
     void swapPair() { setPair(m_to, m_from); }
     void setCursor(std::optional<double> rpm);
@@ -36,13 +39,14 @@ public:
     void setUnits(DisplayUnits units);
 
 Q_SIGNALS:
-    void pullChanged();
+    void pullChanged(); ///< the selected pull, or the one held beside it
     void pairChanged();
     void cursorChanged();
     void viewChanged(); ///< quantity, school or units
 
 private:
     std::string m_pull;
+    std::string m_beside;
     std::string m_from;
     std::string m_to;
     std::optional<double> m_cursor;

@@ -194,9 +194,11 @@ void PullFlow::writeSlip() {
         Q_EMIT changed();
         return;
     }
-    if (std::none_of(analysis->pulls.begin(), analysis->pulls.end(), [&](const auto& p) { return p.id == m_slipDue; }))
+    const auto own = std::find_if(analysis->pulls.begin(), analysis->pulls.end(),
+                                  [&](const PullResult& result) { return result.id == m_slipDue; });
+    if (own == analysis->pulls.end())
         return; // an older answer
-    m_slip = pullSlip(m_document.day(), *analysis, m_slipDue);
+    m_slip = pullSlip(m_document.day(), *analysis, m_slipDue, own->curve ? &own->curve->events : nullptr);
     if (const Pull* pull = findPull(m_document.day(), m_slipDue); pull && !pull->note.empty())
         m_slip->lines.insert(m_slip->lines.begin(), {SlipWeight::Warning, "The " + pull->note + ".", "note"});
     m_slipDue.clear();

@@ -9,13 +9,21 @@
 #include <fmt/format.h>
 #include <limits>
 #include <map>
+#include <memory>
 
 namespace hillrun {
 namespace {
 
 constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
-PullResult reducePull(const TestDay& day, const Pull& pull, const ReduceSettings& settings) {
+using SharedSignals = std::shared_ptr<const PullSignals>;
+
+void leaveOut(PullResult& out, const std::string& why) {
+    out.used = false;
+    out.whyLeftOut += (out.whyLeftOut.empty() ? "" : "; ") + why;
+}
+
+PullResult startedResult(const Pull& pull) {
     PullResult out;
     out.id = pull.id;
     out.build = pull.build;
@@ -25,16 +33,45 @@ PullResult reducePull(const TestDay& day, const Pull& pull, const ReduceSettings
     if (!pull.raw) {
         out.used = false;
         out.whyLeftOut = pull.problem.empty() ? "the file was not read" : pull.problem;
-        return out;
-    }
-    try {
-        out.curve = reduce(pull, day.cell, engineForAir(day.article), settings);
-    } catch (const DataError& error) {
-        out.used = false;
-        const std::string why = problemText(error.problem(), error.details());
-        out.whyLeftOut += (out.whyLeftOut.empty() ? "" : "; ") + why;
     }
     return out;
+}
+
+/// The signals of a pull; null with a reason in `out` when there are none.
+SharedSignals signalsOf(const Pull& pull, const Dyno& dyno, PullResult& out) {
+    if (!pull.raw)
+        return nullptr;
+    try {
+        return std::make_shared<const PullSignals>(pullSignals(pull, dyno));
+    } catch (const DataError& error) {
+        leaveOut(out, problemText(error.problem(), error.details()));
+        return nullptr;
+    }
+}
+
+/// The losses of the day from all its coast-downs, when they are asked for.
+std::optional<LossCurve> lossOf(const TestDay& day, const Dyno& dyno, const std::vector<SharedSignals>& signals,
+                                std::vector<std::string>& notes) {
+    if (dyno.loss.method != LossMethod::CoastDown)
+        return std::nullopt;
+    std::vector<CoastDown> coasts;
+    std::string why = "no pull was recorded";
+    for (size_t i = 0; i < day.pulls.size(); ++i) {
+        if (!signals[i])
+            continue;
+        try {
+            const Sweep sweep = findSweep(*signals[i], dyno.cell, std::nullopt);
+            coasts.push_back(findCoastDown(*day.pulls[i].raw, *signals[i], sweep, dyno));
+            if (!coasts.back().usable())
+                why = coasts.back().whyNot;
+        } catch (const DataError&) { // a pull without a sweep has no coast-down either
+        }
+    }
+    auto loss = fitLoss(coasts);
+    if (!loss)
+        notes.push_back(fmt::format("No estimate at the {}: {}. Figures stay where they were measured.",
+                                    measuredAtName(dyno.loss.to), why));
+    return loss;
 }
 
 /// The grid that holds every used curve, from whole multiples of the step.
@@ -182,6 +219,11 @@ void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
         out.notes.emplace_back("No repeatability was measured today: nothing can be proven.");
     if (!out.model->drift.identified && out.builds.size() > 1)
         out.notes.emplace_back("No return to base: drift cannot be told from the parts.");
+    if (out.place.estimate)
+        out.notes.push_back(fmt::format("Power {} is an estimate{}.", placeText({out.place.at, false}),
+                                        out.loss ? fmt::format(" from the coast-downs of {} pulls", out.loss->pulls)
+                                                 : fmt::format(": {:g} % taken as lost on the way, a crude figure",
+                                                               day.loss.percent)));
     for (const PullResult& pull : out.pulls) {
         const Pull* raw = findPull(day, pull.id);
         if (pull.used && raw && pull.curve && !pull.curve->air.validityNote.empty())
@@ -223,6 +265,19 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitParts& parts, Dra
         out.whyNoComparison = "only one build has pulls in use";
 }
 
+/// The loss curve is asked for speeds no coast-down has shown; said once.
+void noteExtrapolation(ReducedDay& out, const Curve& curve) {
+    if (!out.loss || curve.loss_w.empty())
+        return;
+    const double slowest = curve.source->driven_rad_s[curve.sweep.first];
+    const double fastest = curve.source->driven_rad_s[curve.sweep.last];
+    const std::string note = "The coast-downs do not cover the whole sweep: beyond them the loss is extrapolated.";
+    if ((std::min(slowest, fastest) < 0.95 * out.loss->slowest_rad_s ||
+         std::max(slowest, fastest) > 1.05 * out.loss->fastest_rad_s) &&
+        std::find(out.notes.begin(), out.notes.end(), note) == out.notes.end())
+        out.notes.push_back(note);
+}
+
 } // namespace
 
 const Comparison* DayAnalysis::find(const std::string& from, const std::string& to) const {
@@ -236,14 +291,28 @@ const BuildResult* DayAnalysis::findBuild(const std::string& id) const {
     return it == builds.end() ? nullptr : &*it;
 }
 
-std::vector<PullResult> reduceDay(const TestDay& day, const ReduceSettings& settings) {
-    std::vector<PullResult> out;
+ReducedDay reduceDay(const TestDay& day, const ReduceSettings& settings) {
+    ReducedDay out;
     const DayClock clock = dayClock(day);
     const std::vector<int> sets = setNumbers(day, clock);
+    const Dyno dyno = dynoOf(day);
+    std::vector<SharedSignals> signals;
     for (size_t i = 0; i < day.pulls.size(); ++i) {
-        out.push_back(reducePull(day, day.pulls[i], settings));
-        out.back().time_h = clock.hours[i];
-        out.back().set = sets[i];
+        out.pulls.push_back(startedResult(day.pulls[i]));
+        out.pulls.back().time_h = clock.hours[i];
+        out.pulls.back().set = sets[i];
+        signals.push_back(signalsOf(day.pulls[i], dyno, out.pulls.back()));
+    }
+    out.loss = lossOf(day, dyno, signals, out.notes);
+    for (size_t i = 0; i < day.pulls.size(); ++i) {
+        if (!signals[i])
+            continue;
+        try {
+            out.pulls[i].curve = reduce(day.pulls[i], dyno, settings, out.loss, std::move(signals[i]));
+            noteExtrapolation(out, *out.pulls[i].curve);
+        } catch (const DataError& error) {
+            leaveOut(out.pulls[i], problemText(error.problem(), error.details()));
+        }
     }
     return out;
 }
@@ -252,12 +321,18 @@ DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, DrawCa
     return analyse(day, settings, reduceDay(day, settings.reduce), cache);
 }
 
-DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, std::vector<PullResult> pulls,
-                    DrawCache& cache) {
+DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, ReducedDay reduced, DrawCache& cache) {
     checkSettings(day, settings);
     DayAnalysis out;
     out.settings = settings;
-    out.pulls = std::move(pulls);
+    out.pulls = std::move(reduced.pulls);
+    out.loss = reduced.loss;
+    out.notes = std::move(reduced.notes);
+    out.place = {day.cell.measuredAt, false};
+    for (const PullResult& pull : out.pulls)
+        if (pull.curve)
+            out.place = pull.curve->place;
+    out.school = schoolText(settings.reduce.standard, engineForAir(day));
     const FitParts parts = fitParts(day, out.pulls, settings.reduce.grid_rpm);
     if (parts.fitted.empty()) {
         out.whyNoComparison = "no pull is in use";

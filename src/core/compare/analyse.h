@@ -44,6 +44,9 @@ struct PullResult {
 struct DayAnalysis {
     AnalysisSettings settings;
     std::vector<PullResult> pulls; ///< in the day's order
+    PowerPlace place;              ///< where the powers of the day are given
+    std::string school;            ///< what is done with a boosted engine; empty for others
+    std::optional<LossCurve> loss; ///< of the day's coast-downs, when the day asks for it
     std::vector<double> rpm;
     RpmRange common_rpm; ///< where every used pull has data
     std::optional<DayModel> model;
@@ -56,15 +59,20 @@ struct DayAnalysis {
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;
 };
 
-/// Reduces every pull of a day; what cannot be reduced carries its reason. The first of the two steps of `analyse`.
-std::vector<PullResult> reduceDay(const TestDay& day, const ReduceSettings& settings);
+/// The pulls of a day as curves; what cannot be reduced carries its reason.
+struct ReducedDay {
+    std::vector<PullResult> pulls;
+    std::optional<LossCurve> loss;
+    std::vector<std::string> notes; ///< why an estimate that was asked for could not be made
+};
+/// The first of the two steps of `analyse`.
+ReducedDay reduceDay(const TestDay& day, const ReduceSettings& settings);
 
 /// Reduce, fit and compare. Pure; the cache only saves work. A day without anything to compare gives an analysis
 /// without comparisons and says why. Throws DataError (UnknownBuild, BadBand) for settings that do not fit the day.
 DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache);
 
 /// The same from pulls that are already reduced with these settings.
-DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, std::vector<PullResult> pulls,
-                    DrawCache& cache);
+DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, ReducedDay reduced, DrawCache& cache);
 
 } // namespace hillrun

@@ -281,6 +281,14 @@ std::vector<double> fittedPower_w(const PairInput& input, const std::string& id)
     return out;
 }
 
+/// Where the powers of a build are given; pulls of several places make the comparison fail on its like for like.
+PowerPlace placeOf(const PairInput& input, const std::string& build) {
+    for (const size_t i : input.fitted)
+        if (input.pulls[i].build == build)
+            return input.pulls[i].curve->place;
+    return {input.day.cell.measuredAt, false};
+}
+
 } // namespace
 
 Eigen::VectorXd pairContrast(const PairInput& input, const std::string& from, const std::string& to) {
@@ -306,6 +314,7 @@ Comparison compareBuilds(const PairInput& input, const std::string& from, const 
     Comparison c;
     c.from = from;
     c.to = to;
+    c.place = placeOf(input, to);
     c.rpm = input.model.input.rpm;
     const std::vector<double> reference_w = fittedPower_w(input, from);
     for (size_t p = 0; p < c.rpm.size(); ++p) {

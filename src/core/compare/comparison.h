@@ -85,6 +85,7 @@ enum class VerdictKind { Gain, Loss, Mixed, NoDifference, CannotTell, NotCompara
 struct Comparison {
     std::string from;
     std::string to;
+    PowerPlace place;        ///< where its powers are given
     std::vector<double> rpm; ///< the day's grid
     std::vector<double> delta_w;
     std::vector<double> deltaTorque_nm;

@@ -55,12 +55,18 @@ std::string powerText(double value_w, double half_w, const DisplayUnits& units, 
     return withInterval(powerIn(units.power, value_w), powerIn(units.power, half_w), powerUnitText(units.power), sign);
 }
 
+/// The same with where it was measured: the number alone says less than it seems.
+std::string placedPower(const Comparison& c, double value_w, double half_w, const DisplayUnits& units,
+                        bool sign = false) {
+    return powerText(value_w, half_w, units, sign) + " " + placeText(c.place);
+}
+
 std::string rangeText(const RpmRange& range) {
     return rpmText(range.low) + kDash + rpmText(range.high) + kSpace + "rpm";
 }
 
 /// "over 4 500-7 500 rpm", "below 3 800 rpm", "above 6 900 rpm" or "over the whole range".
-std::string placeText(const Comparison& c, const RpmRange& range) {
+std::string stretchText(const Comparison& c, const RpmRange& range) {
     double low = range.low;
     double high = range.high;
     for (const Region& region : c.regions) {
@@ -90,13 +96,13 @@ std::vector<Region> regionsOf(const Comparison& c, RegionKind kind) {
 
 /// The widest region with its mean; for the lesser side the largest value instead.
 std::string meanClause(const Comparison& c, const char* verb, const Region& region, const DisplayUnits& units) {
-    return fmt::format("{} {} {}", verb, powerText(std::abs(region.mean_w), region.meanHalf_w, units),
-                       placeText(c, region.range_rpm));
+    return fmt::format("{} {} {}", verb, placedPower(c, std::abs(region.mean_w), region.meanHalf_w, units),
+                       stretchText(c, region.range_rpm));
 }
 
 std::string worstClause(const Comparison& c, const char* verb, const Region& region, const DisplayUnits& units) {
     return fmt::format("{} up to {} {}", verb, powerText(std::abs(region.extreme_w), region.extremeHalf_w, units),
-                       placeText(c, region.range_rpm));
+                       stretchText(c, region.range_rpm));
 }
 
 std::string more(size_t others) {
@@ -122,7 +128,7 @@ std::string provenSentence(const Comparison& c, const DisplayUnits& units) {
 std::string meanText(const Comparison& c, const DisplayUnits& units, bool sign) {
     const BandResult& whole = c.bands.front();
     const double half = c.hasInterval ? 0.5 * (whole.high_w - whole.low_w) : std::nan("");
-    return powerText(whole.delta_w, half, units, sign);
+    return placedPower(c, whole.delta_w, half, units, sign);
 }
 
 std::string onAverage(const Comparison& c, const DisplayUnits& units) {
@@ -151,7 +157,12 @@ std::string cannotTellSentence(const Comparison& c, const DisplayUnits& units) {
 
 std::string notComparableSentence(const Comparison& c) {
     for (const LikeForLike& row : c.likeForLike)
-        if (row.key)
+        if (row.key && row.channel == "measured_at")
+            return fmt::format("{} and {} cannot be compared: one was measured at the {}, the other at the {}; the "
+                               "difference would hold the losses between.",
+                               c.from, c.to, measuredAtName(static_cast<MeasuredAt>(std::lround(row.from))),
+                               measuredAtName(static_cast<MeasuredAt>(std::lround(row.to))));
+        else if (row.key)
             return fmt::format("{} and {} cannot be compared: {} was {:.4g} against {:.4g}{}.", c.from, c.to,
                                row.channel, row.to, row.from,
                                row.unit == "1" || row.unit.empty() ? "" : kSpace + row.unit);
@@ -232,7 +243,8 @@ std::string summary(const Comparison& c, const DisplayUnits& units) {
         text = fmt::format(
             "{} {} {} on average over {}; where along the curve cannot be told yet.", c.to,
             c.verdict == VerdictKind::Gain ? "gives" : "costs",
-            powerText(std::abs(c.bands.front().delta_w), 0.5 * (c.bands.front().high_w - c.bands.front().low_w), units),
+            placedPower(c, std::abs(c.bands.front().delta_w), 0.5 * (c.bands.front().high_w - c.bands.front().low_w),
+                        units),
             rangeText(c.bands.front().range_rpm));
     if (!c.protectedFromDrift && c.boundDeclared)
         text += " This holds only if drift stayed within the declared bound.";

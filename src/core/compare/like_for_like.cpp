@@ -85,11 +85,31 @@ void addGear(std::vector<LikeForLike>& out, const TestDay& day, const std::vecto
     out.push_back(row);
 }
 
+std::set<MeasuredAt> placesOf(const std::vector<PullResult>& pulls, const std::string& build) {
+    std::set<MeasuredAt> out;
+    for (const PullResult& result : pulls)
+        if (result.used && result.build == build && result.curve)
+            out.insert(result.curve->place.at);
+    return out;
+}
+
+/// Figures from different places hold the losses between them: no comparison of parts. Said only when they differ.
+void addPlace(std::vector<LikeForLike>& out, const std::vector<PullResult>& pulls, const std::string& from,
+              const std::string& to) {
+    const auto a = placesOf(pulls, from);
+    const auto b = placesOf(pulls, to);
+    if (a.empty() || b.empty() || (a == b && a.size() == 1))
+        return;
+    out.push_back({"measured_at", "", static_cast<double>(*a.begin()), static_cast<double>(*b.rbegin()),
+                   static_cast<double>(*b.rbegin()) - static_cast<double>(*a.begin()), 0.0, LikeVerdict::Differs, true});
+}
+
 } // namespace
 
 std::vector<LikeForLike> likeForLike(const TestDay& day, const std::vector<PullResult>& pulls, const std::string& from,
                                      const std::string& to, const RpmRange& range, const std::vector<Change>& changed) {
     std::vector<LikeForLike> out;
+    addPlace(out, pulls, from, to);
     addGear(out, day, pulls, from, to);
     for (const ChannelInfo& channel : standardChannels()) {
         if (channel.tolerance <= 0.0)

@@ -74,14 +74,18 @@ void addChanges(std::vector<Change>& out, const NamedValues& from, const NamedVa
 
 } // namespace
 
-EngineForAir engineForAir(const Article& article) {
-    const EngineCard& card = article.engine;
+EngineForAir engineForAir(const TestDay& day) {
+    const EngineCard& card = day.article.engine;
     EngineForAir out;
     out.ignition = card.ignition;
     out.aspiration = card.aspiration;
     out.mechanicalEfficiency = card.mechanicalEfficiency.value_or(0.85);
     out.fuel_mg_per_litre_cycle = card.fuel_mg_per_litre_cycle;
     out.boostPressureRatio = card.boostPressureRatio;
+    out.chargeCooling = card.chargeCooling;
+    out.boostSchool = day.boostSchool;
+    out.boostHeldAbsolute = card.boostHeldAbsolute;
+    out.friction = card.friction;
     return out;
 }
 

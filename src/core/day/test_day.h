@@ -44,8 +44,12 @@ struct EngineCard {
     std::optional<double> mechanicalEfficiency;
     std::optional<double> fuel_mg_per_litre_cycle;
     std::optional<double> boostPressureRatio;
+    ChargeCooling chargeCooling = ChargeCooling::None;
     std::optional<double> redLine_rpm;
     std::optional<double> limiter_rpm;
+    std::optional<double> inertia_kgm2;  ///< crank, flywheel and clutch, at engine speed
+    std::vector<FrictionPoint> friction; ///< measured friction power, rising rpm
+    bool boostHeldAbsolute = false;      ///< the controller holds the absolute manifold pressure
     std::string unknownKeys;
     bool operator==(const EngineCard&) const = default;
 };
@@ -57,6 +61,7 @@ struct Vehicle {
     std::vector<double> gears{};
     std::optional<double> speedLimit_kmh{};
     std::optional<double> tyreLimit_kmh{};
+    std::optional<double> drivelineInertia_kgm2{}; ///< wheels and driveline, at wheel speed
     std::string unknownKeys{};
     bool operator==(const Vehicle&) const = default;
 };
@@ -125,6 +130,8 @@ struct Pull {
     std::optional<int> gear;
     std::optional<double> ratio;
     std::optional<RpmRange> window_rpm; ///< set by hand
+    std::optional<MeasuredAt> measuredAt; ///< when it was measured elsewhere than the day's cell measures
+    std::optional<double> torqueFactor;   ///< its torque was written down in a wrong unit: times this
     bool use = true;
     std::string reason;
     std::string note;
@@ -133,6 +140,17 @@ struct Pull {
     std::shared_ptr<const ChannelTable> raw; ///< null when it could not be read
     std::string problem;                     ///< why it could not be read
     bool operator==(const Pull&) const = default;
+};
+
+enum class LossMethod { None, CoastDown, Percent };
+
+/// Whether figures are carried from where they were measured towards the engine. Always an estimate.
+struct LossSettings {
+    LossMethod method = LossMethod::None;
+    double percent = 15.0;                ///< of the engine's power, lost on the way (Percent)
+    MeasuredAt to = MeasuredAt::Crank;    ///< crank or hub
+    std::string unknownKeys;
+    bool operator==(const LossSettings&) const = default;
 };
 
 struct TestDay {
@@ -148,12 +166,14 @@ struct TestDay {
     Plan plan;
     std::vector<CautionTick> cautions;
     std::vector<BuildChange> changes;
+    BoostSchool boostSchool = BoostSchool::StandardsRule;
+    LossSettings loss;
     std::string unknownKeys;
     bool operator==(const TestDay&) const = default;
 };
 
-/// What the air formulas need of this article.
-EngineForAir engineForAir(const Article& article);
+/// What the air formulas need of this day: its article and the school chosen for boosted engines.
+EngineForAir engineForAir(const TestDay& day);
 const Build* findBuild(const TestDay& day, const std::string& id);
 /// Its number in the day's list, which decides colour and dash everywhere; 0 for an unknown id.
 size_t buildNumber(const TestDay& day, const std::string& id);

@@ -17,6 +17,7 @@ constexpr std::array kChannels{
     ChannelInfo{"torque", "Torque", D::Torque, "tq|trq|enginetorque|braketorque|drehmoment", 0},
     ChannelInfo{"power", "Power", D::Power, "hp|kw|ps|enginepower|brakepower|leistung|bhp", 0},
     ChannelInfo{"roller_speed", "Roller speed", D::AngularSpeed, "drumspeed|rollspeed", 0},
+    ChannelInfo{"retarder_torque", "Retarder torque", D::Torque, "retarder|brakeatroller", 0},
     ChannelInfo{"road_speed", "Road speed", D::RoadSpeed, "vehiclespeed|speed|mph|kmh|wheelspeed|gpsspeed", 0},
     ChannelInfo{"manifold_pressure", "Manifold pressure", D::Pressure, "map|boost|boostpressure|manifold|manifoldabs",
                 1.5},

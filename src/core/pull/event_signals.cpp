@@ -4,33 +4,20 @@
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 namespace hillrun {
-namespace {
-
-std::vector<double> finiteOf(std::span<const double> values) {
-    std::vector<double> out;
-    out.reserve(values.size());
-    std::copy_if(values.begin(), values.end(), std::back_inserter(out), [](double v) { return std::isfinite(v); });
-    return out;
-}
-
-} // namespace
 
 size_t SweepRows::rowsIn(double seconds) const {
     return std::max<size_t>(1, static_cast<size_t>(std::llround(seconds / step_s)));
 }
 
-SweepRows sweepOf(const ChannelTable& raw, const Sweep& sweep) {
+SweepRows sweepOf(const Curve& curve) {
     SweepRows out;
-    out.first = sweep.first;
-    const size_t count = sweep.last - sweep.first + 1;
-    out.time_s = std::span(raw.find("time")->values).subspan(sweep.first, count);
-    out.speed_rpm = std::span(raw.find("engine_speed")->values).subspan(sweep.first, count);
-    const std::vector<double> torque = rawTorque_nm(raw);
-    out.torque_nm.assign(torque.begin() + static_cast<long>(sweep.first),
-                         torque.begin() + static_cast<long>(sweep.last) + 1);
+    out.first = curve.sweep.first;
+    const size_t count = curve.sweep.last - curve.sweep.first + 1;
+    out.time_s = std::span(curve.source->time_s).subspan(out.first, count);
+    out.speed_rpm = std::span(curve.source->speed_rpm).subspan(out.first, count);
+    out.torque_nm = std::span(curve.source->torque_nm).subspan(out.first, count);
     std::vector<double> steps;
     for (size_t i = 1; i < count; ++i)
         steps.push_back(out.time_s[i] - out.time_s[i - 1]);
@@ -38,131 +25,16 @@ SweepRows sweepOf(const ChannelTable& raw, const Sweep& sweep) {
     return out;
 }
 
-Run longestRun(std::span<const double> values, const std::function<bool(double)>& belongs) {
-    Run best;
-    Run now;
-    for (size_t i = 0; i < values.size(); ++i) {
-        if (!belongs(values[i])) {
-            now.rows = 0;
-            continue;
-        }
-        if (now.rows == 0)
-            now.first = i;
-        ++now.rows;
-        if (now.rows > best.rows)
-            best = now;
-    }
-    return best;
-}
-
-Run longestStill(std::span<const double> values) {
-    Run best;
-    Run now;
-    for (size_t i = 0; i < values.size(); ++i) {
-        if (!std::isfinite(values[i])) {
-            now.rows = 0;
-            continue;
-        }
-        if (now.rows == 0 || values[i] != values[now.first])
-            now = {i, 0};
-        ++now.rows;
-        if (now.rows > best.rows)
-            best = now;
-    }
-    return best;
-}
-
-double quantileOf(std::vector<double> values, double share) {
-    if (values.empty())
-        return std::numeric_limits<double>::quiet_NaN();
-    const auto at = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
-    std::nth_element(values.begin(), values.begin() + at, values.end());
-    return values[static_cast<size_t>(at)];
-}
-
-double median(std::vector<double> values) { return quantileOf(std::move(values), 0.5); }
-
-std::vector<double> runningMedian(std::span<const double> values, size_t width) {
-    std::vector<double> out(values.size());
-    std::vector<double> sorted; // the finite values inside the window
-    const size_t reach = std::max<size_t>(1, width / 2);
-    auto insert = [&](double v) {
-        if (std::isfinite(v))
-            sorted.insert(std::upper_bound(sorted.begin(), sorted.end(), v), v);
-    };
-    auto remove = [&](double v) {
-        if (std::isfinite(v))
-            sorted.erase(std::lower_bound(sorted.begin(), sorted.end(), v));
-    };
-    for (size_t i = 0; i < std::min(reach, values.size()); ++i)
-        insert(values[i]);
-    for (size_t i = 0; i < values.size(); ++i) {
-        if (i + reach < values.size())
-            insert(values[i + reach]);
-        if (i > reach)
-            remove(values[i - reach - 1]);
-        out[i] = sorted.empty() ? std::numeric_limits<double>::quiet_NaN() : sorted[sorted.size() / 2];
-    }
-    return out;
-}
-
-double robustSd(std::span<const double> values) {
-    std::vector<double> known = finiteOf(values);
-    if (known.empty())
-        return 0.0;
-    const double middle = median(known);
-    for (double& v : known)
-        v = std::abs(v - middle);
-    return 1.4826 * median(std::move(known));
-}
-
-double sampleNoise(std::span<const double> values) {
-    std::vector<double> second;
-    for (size_t i = 2; i < values.size(); ++i)
-        if (const double d = values[i] - 2.0 * values[i - 1] + values[i - 2]; std::isfinite(d))
-            second.push_back(std::abs(d));
-    if (second.size() < 20)
-        return 0.0;
-    // White noise of sd s has second differences of sd sqrt(6) s; 80 % of |d| lie within 1.2816 of that.
-    return quantileOf(std::move(second), 0.8) / (1.2816 * std::sqrt(6.0));
-}
-
-double lineAt(std::span<const double> x, std::span<const double> y, size_t from, size_t to, double at) {
-    double n = 0.0;
-    double mx = 0.0;
-    double my = 0.0;
-    for (size_t i = from; i <= to; ++i) {
-        if (!std::isfinite(y[i]))
-            continue;
-        mx += x[i];
-        my += y[i];
-        n += 1.0;
-    }
-    if (n < 2.0)
-        return std::numeric_limits<double>::quiet_NaN();
-    mx /= n;
-    my /= n;
-    double sxx = 0.0;
-    double sxy = 0.0;
-    for (size_t i = from; i <= to; ++i) {
-        if (!std::isfinite(y[i]))
-            continue;
-        sxx += (x[i] - mx) * (x[i] - mx);
-        sxy += (x[i] - mx) * (y[i] - my);
-    }
-    return my + (sxx > 0.0 ? sxy / sxx : 0.0) * (at - mx);
-}
-
-double startDeviation(const ChannelTable& raw, const Sweep& sweep, const Trim& start) {
-    const auto& time = raw.find("time")->values;
-    const std::vector<double> torque = rawTorque_nm(raw);
-    const size_t to = std::min(sweep.last, sweep.first + (sweep.last - sweep.first) / 6);
+double startDeviation(const Curve& curve, const Trim& start) {
+    const Sweep& sweep = curve.sweep;
+    const auto& time = curve.source->time_s;
+    const auto& torque = curve.source->torque_nm;
+    const Line line = fitLine(time, torque, sweep.first, sweep.first + (sweep.last - sweep.first) / 6);
     double worst = 0.0;
     for (size_t i = 0; i < sweep.first; ++i) {
         if (time[i] < start.from_s || !std::isfinite(torque[i]))
             continue;
-        const double expected = lineAt(time, torque, sweep.first, to, time[i]);
-        const double off = torque[i] / expected - 1.0;
+        const double off = torque[i] / line.at(time[i]) - 1.0;
         if (std::isfinite(off) && std::abs(off) > std::abs(worst))
             worst = off;
     }

@@ -4,16 +4,25 @@
 
 #include "core/pull/reduce.h"
 
+#include <map>
 #include <span>
 #include <string>
 #include <vector>
 
 namespace hillrun {
 
+/// How much a channel scatters and how long it stands still in the sweep of one pull.
+struct ChannelTrait {
+    double noise = 0.0;
+    size_t longestStill = 0; ///< rows
+};
+using ChannelTraits = std::map<std::string, ChannelTrait>;
+ChannelTraits channelTraits(const ChannelTable& raw, const Curve& curve);
+
 /// Another good pull of the same build, to hold a pull against.
 struct EventReference {
-    const ChannelTable* raw = nullptr;
     const Curve* curve = nullptr;
+    const ChannelTraits* traits = nullptr;
     double ambient_kpa = 0.0; ///< 0: not known
 };
 
@@ -22,15 +31,38 @@ struct EventContext {
     std::vector<EventReference> references; ///< may be empty
     double ambient_kpa = 0.0;
     bool boosted = false;
+    bool steps = false; ///< held steps: what a sweep does along time does not count
     std::optional<double> plannedEnd_rpm;
+    FuelKind fuel = FuelKind::Petrol;
+    Ignition ignition = Ignition::Spark;
+    std::optional<int> gear;
+    std::vector<std::optional<double>> gearRatios; ///< engine over driven speed in gears 1, 2 ...; empty: not known
 };
 
-/// What looks wrong on a pull, each with its place, size and reason, in the order of time: start_spike, breakup, spike,
-/// collapse, limiter, absorber_full, dropout, noise, frozen, boost_low, slip, gap, cut_off. Nothing is changed or left
-/// out by it. Thresholds and measured rates: docs/method.md.
+/// What looks wrong on a pull, each with its place, size and reason, in the order of time. Nothing is changed or left
+/// out by it. Kinds, thresholds and measured rates: docs/method.md.
 std::vector<Event> findEvents(const ChannelTable& raw, const Curve& curve, const EventContext& context);
 
 /// "start spike" for "start_spike".
 std::string eventTitle(const std::string& kind);
+/// Whether it only tells, and asks for nothing: a hump or dip that the engine's own curve may have.
+bool isRemark(const Event& event);
+
+/// A unit that was taken for another, and what its torque is to be multiplied by.
+struct UnitAnswer {
+    double factor = 1.0;
+    std::string words; ///< "PS taken for kW"
+};
+/// The mix-ups that explain a pull being `ratio` times the others.
+std::vector<UnitAnswer> unitAnswers(double ratio);
+
+/// What can be done about an event; it is only ever offered.
+struct EventRemedy {
+    std::optional<RpmRange> trimTo; ///< the window that leaves it out, when enough is left
+    bool setAside = false;
+    std::string reason; ///< to be noted when the pull is set aside
+    std::vector<UnitAnswer> units; ///< a wrong unit: what to ask
+};
+EventRemedy remedyFor(const Event& event, const Curve& curve);
 
 } // namespace hillrun

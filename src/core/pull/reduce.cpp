@@ -13,13 +13,6 @@
 namespace hillrun {
 namespace {
 
-const std::vector<double>& channel(const ChannelTable& raw, const char* name, Problem missing) {
-    const Column* column = raw.find(name);
-    if (!column)
-        throw DataError(missing, {});
-    return column->values;
-}
-
 std::vector<double> gridIn(const RpmRange& window, double step) {
     std::vector<double> out;
     const auto first = static_cast<long>(std::ceil(window.low / step - 1e-9));
@@ -29,14 +22,50 @@ std::vector<double> gridIn(const RpmRange& window, double step) {
     return out;
 }
 
-void checkCell(const Cell& cell) {
-    if (cell.kind == CellKind::ChassisInertia)
-        throw DataError(Problem::DynoNotSupported, {"inertia rollers"});
-    if (cell.sweep == SweepDirection::Steps)
-        throw DataError(Problem::DynoNotSupported, {"held steps"});
-}
+SweepSignals sweepSignals(const PullSignals& s) { return {s.time_s, s.speed_rpm, s.torque_nm, s.throttle_pct}; }
 
-void correct(Curve& curve, const Pull& pull, const EngineForAir& engine, Standard standard) {
+/// Turns columns of raw rows into values on the curve's grid: smoothed over a sweep, or through held steps.
+class RowsToGrid {
+public:
+    RowsToGrid(Curve& curve, const PullSignals& signals, const ReduceSettings& settings) : m_curve(curve) {
+        m_first = curve.sweep.first;
+        m_count = curve.sweep.last - m_first + 1;
+        curve.rpm = gridIn(curve.sweep.window_rpm, settings.grid_rpm);
+        if (curve.steps.empty())
+            m_smoother.emplace(part(signals.speed_rpm), curve.rpm, settings.smoothing_rpm);
+        for (const HeldStep& step : curve.steps)
+            m_stepSpeeds.push_back(step.rpm);
+    }
+    [[nodiscard]] std::vector<double> apply(const std::vector<double>& rows) const {
+        return m_smoother ? m_smoother->apply(part(rows)) : throughSteps(m_stepSpeeds, stepMeans(rows), m_curve.rpm);
+    }
+
+private:
+    [[nodiscard]] std::span<const double> part(const std::vector<double>& rows) const {
+        return std::span(rows).subspan(m_first, m_count);
+    }
+    [[nodiscard]] std::vector<double> stepMeans(const std::vector<double>& rows) const {
+        std::vector<double> out;
+        for (const HeldStep& step : m_curve.steps) {
+            double sum = 0.0;
+            double count = 0.0;
+            for (size_t i = step.first; i <= step.last; ++i)
+                if (std::isfinite(rows[i])) {
+                    sum += rows[i];
+                    count += 1.0;
+                }
+            out.push_back(sum / count);
+        }
+        return out;
+    }
+    Curve& m_curve;
+    size_t m_first = 0;
+    size_t m_count = 0;
+    std::optional<LocalRegression> m_smoother;
+    std::vector<double> m_stepSpeeds;
+};
+
+void takeAir(Curve& curve, const Pull& pull, const EngineForAir& engine, Standard standard) {
     if (pull.weather) {
         curve.airState = humidAir(*pull.weather);
         curve.weatherKnown = true;
@@ -46,20 +75,67 @@ void correct(Curve& curve, const Pull& pull, const EngineForAir& engine, Standar
     }
 }
 
-} // namespace
-
-std::vector<double> rawTorque_nm(const ChannelTable& raw) {
-    if (const Column* torque = raw.find("torque"))
-        return torque->values;
-    const Column* power = raw.find("power");
-    if (!power)
-        throw DataError(Problem::NoTorqueChannel, {});
-    const std::vector<double>& speed = channel(raw, "engine_speed", Problem::NoSpeedChannel);
-    std::vector<double> out(speed.size());
-    for (size_t i = 0; i < speed.size(); ++i)
-        out[i] = power->values[i] * 1000.0 / angularSpeed(speed[i]);
-    return out;
+/// Carries power towards the engine where the day asks for it and the losses are known.
+void addLosses(Curve& curve, const Dyno& dyno, const std::optional<LossCurve>& loss, const RowsToGrid& grid) {
+    const bool onTheWay = curve.place.at > dyno.loss.to; // crank < hub < wheel
+    if (dyno.loss.method == LossMethod::None || !onTheWay)
+        return;
+    if (dyno.loss.method == LossMethod::Percent) {
+        const double share = dyno.loss.percent / 100.0;
+        for (const double power : curve.power_w)
+            curve.loss_w.push_back(power * share / (1.0 - share));
+    } else if (loss && !curve.source->driven_rad_s.empty() && curve.source->drivenScaleKnown) {
+        for (const double driven : grid.apply(curve.source->driven_rad_s))
+            curve.loss_w.push_back(loss->power_w(driven));
+    }
+    if (curve.loss_w.empty())
+        return;
+    for (size_t i = 0; i < curve.power_w.size(); ++i)
+        curve.power_w[i] += curve.loss_w[i];
+    curve.place = {dyno.loss.to, true};
 }
+
+/// Power as observed becomes power in reference air. The factor belongs on the engine's brake power, so losses that
+/// were added are corrected with it.
+void correct(Curve& curve, const EngineForAir& engine, Standard standard) {
+    if (!curve.weatherKnown || !usesFriction(standard, engine)) {
+        for (double& power : curve.power_w)
+            power *= curve.air.factor;
+        return;
+    }
+    double observed = 0.0;
+    double corrected = 0.0;
+    for (size_t i = 0; i < curve.power_w.size(); ++i) {
+        if (!(curve.power_w[i] > 0.0))
+            continue;
+        observed += curve.power_w[i];
+        curve.power_w[i] *=
+            frictionFactor(curve.airState, curve.power_w[i], frictionPowerAt(engine.friction, curve.rpm[i]));
+        corrected += curve.power_w[i];
+    }
+    if (observed > 0.0)
+        curve.air.factor = corrected / observed;
+}
+
+/// Rms distance of the curve from itself smoothed over 400 rpm, in per cent.
+double roughnessOf(const Curve& curve) {
+    constexpr double wide_rpm = 400.0;
+    if (curve.rpm.size() < 5)
+        return 0.0;
+    const std::vector<double> calm = LocalRegression(curve.rpm, curve.rpm, wide_rpm).apply(curve.torque_nm);
+    double squares = 0.0;
+    double count = 0.0;
+    for (size_t i = 0; i < calm.size(); ++i) {
+        const double off = curve.torque_nm[i] / calm[i] - 1.0;
+        if (!std::isfinite(off))
+            continue;
+        squares += off * off;
+        count += 1.0;
+    }
+    return count > 0.0 ? 100.0 * std::sqrt(squares / count) : 0.0;
+}
+
+} // namespace
 
 Peak findPeak(std::span<const double> rpm, std::span<const double> values) {
     constexpr double reach_rpm = 150.0;
@@ -119,38 +195,46 @@ Peak findPeak(std::span<const double> rpm, std::span<const double> values) {
     return best;
 }
 
-Curve reduce(const Pull& pull, const Cell& cell, const EngineForAir& engine, const ReduceSettings& settings) {
-    assert(pull.raw && settings.grid_rpm > 0.0 && settings.smoothing_rpm > 0.0);
-    const ChannelTable& raw = *pull.raw;
-    checkCell(cell);
-    const std::vector<double>& time = channel(raw, "time", Problem::NoTimeChannel);
-    const std::vector<double>& speed = channel(raw, "engine_speed", Problem::NoSpeedChannel);
-    const std::vector<double> torque = rawTorque_nm(raw);
-    const Column* throttle = raw.find("throttle");
+Sweep findSweep(const PullSignals& signals, const Cell& cell, const std::optional<RpmRange>& byHand) {
+    if (cell.sweep != SweepDirection::Steps)
+        return findSweep(sweepSignals(signals), cell.sweep, byHand);
+    std::vector<HeldStep> steps = findHeldSteps(sweepSignals(signals));
+    return sweepOfSteps(sweepSignals(signals), steps, byHand);
+}
 
+Curve reduce(const Pull& pull, const Dyno& dyno, const ReduceSettings& settings, const std::optional<LossCurve>& loss) {
+    assert(pull.raw);
+    return reduce(pull, dyno, settings, loss, std::make_shared<const PullSignals>(pullSignals(pull, dyno)));
+}
+
+Curve reduce(const Pull& pull, const Dyno& dyno, const ReduceSettings& settings, const std::optional<LossCurve>& loss,
+             std::shared_ptr<const PullSignals> signals) {
+    assert(pull.raw && settings.grid_rpm > 0.0 && settings.smoothing_rpm > 0.0);
     Curve curve;
     curve.pullId = pull.id;
-    correct(curve, pull, engine, settings.standard);
-    SweepSignals recorded{time, speed, torque, {}};
-    if (throttle)
-        recorded.throttle_pct = throttle->values;
-    curve.sweep = findSweep(recorded, cell.sweep, pull.window_rpm);
-
-    const size_t first = curve.sweep.first;
-    const size_t count = curve.sweep.last - first + 1;
-    auto part = [&](const std::vector<double>& values) { return std::span(values).subspan(first, count); };
-    curve.rpm = gridIn(curve.sweep.window_rpm, settings.grid_rpm);
-    const LocalRegression smoother(part(speed), curve.rpm, settings.smoothing_rpm);
-    curve.torque_nm = smoother.apply(part(torque));
-    for (double& value : curve.torque_nm)
-        value *= curve.air.factor;
+    curve.source = std::move(signals);
+    curve.place = {pull.measuredAt.value_or(dyno.cell.measuredAt), false};
+    takeAir(curve, pull, dyno.engine, settings.standard);
+    if (dyno.cell.sweep == SweepDirection::Steps) {
+        curve.steps = findHeldSteps(sweepSignals(*curve.source));
+        curve.sweep = sweepOfSteps(sweepSignals(*curve.source), curve.steps, pull.window_rpm);
+    } else {
+        curve.sweep = findSweep(sweepSignals(*curve.source), dyno.cell.sweep, pull.window_rpm);
+    }
+    const RowsToGrid grid(curve, *curve.source, settings);
+    curve.torque_nm = grid.apply(curve.source->torque_nm);
     for (size_t i = 0; i < curve.rpm.size(); ++i)
         curve.power_w.push_back(curve.torque_nm[i] * angularSpeed(curve.rpm[i]));
-    for (const Column& column : raw.columns)
+    addLosses(curve, dyno, loss, grid);
+    correct(curve, dyno.engine, settings.standard);
+    for (size_t i = 0; i < curve.rpm.size(); ++i)
+        curve.torque_nm[i] = curve.power_w[i] / angularSpeed(curve.rpm[i]);
+    for (const Column& column : pull.raw->columns)
         if (column.name != "engine_speed" && column.name != "torque" && column.name != "power")
-            curve.channels[column.name] = smoother.apply(part(column.values));
+            curve.channels[column.name] = grid.apply(column.values);
     curve.peakPower_w = findPeak(curve.rpm, curve.power_w);
     curve.peakTorque_nm = findPeak(curve.rpm, curve.torque_nm);
+    curve.roughness_pct = roughnessOf(curve);
     return curve;
 }
 

@@ -3,6 +3,7 @@
 #include "core/pull/sweep.h"
 
 #include "core/errors/data_error.h"
+#include "core/pull/robust.h"
 
 #include <algorithm>
 #include <cassert>
@@ -14,46 +15,6 @@ namespace {
 
 constexpr size_t kFewestRows = 20;
 constexpr double kSmallestSweep_rpm = 300.0;
-
-double quantile(std::vector<double> values, double share) {
-    const auto at = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
-    std::nth_element(values.begin(), values.begin() + at, values.end());
-    return values[static_cast<size_t>(at)];
-}
-
-/// Slope of y over x (least squares) in rows from..to; zero when x does not move.
-struct Line {
-    double meanX = 0.0;
-    double meanY = 0.0;
-    double slope = 0.0;
-    [[nodiscard]] double at(double x) const { return meanY + slope * (x - meanX); }
-};
-
-Line fitLine(std::span<const double> x, std::span<const double> y, size_t from, size_t to) {
-    Line line;
-    double count = 0.0;
-    for (size_t i = from; i <= to; ++i) {
-        if (!std::isfinite(x[i]) || !std::isfinite(y[i]))
-            continue;
-        line.meanX += x[i];
-        line.meanY += y[i];
-        count += 1.0;
-    }
-    if (count == 0.0)
-        return line;
-    line.meanX /= count;
-    line.meanY /= count;
-    double sxx = 0.0;
-    double sxy = 0.0;
-    for (size_t i = from; i <= to; ++i) {
-        if (!std::isfinite(x[i]) || !std::isfinite(y[i]))
-            continue;
-        sxx += (x[i] - line.meanX) * (x[i] - line.meanX);
-        sxy += (x[i] - line.meanX) * (y[i] - line.meanY);
-    }
-    line.slope = sxx > 0.0 ? sxy / sxx : 0.0;
-    return line;
-}
 
 /// Works on one pull; row counts are made from seconds with the pull's own sampling interval.
 class SweepFinder {
@@ -126,7 +87,7 @@ private:
                      [](double v) { return std::isfinite(v); });
         if (known.empty())
             return open;
-        const double full = quantile(known, 0.9);
+        const double full = quantileOf(known, 0.9);
         for (size_t i = 0; i < m_rows; ++i)
             open[i] = !(m_s.throttle_pct[i] < 0.95 * full) ? 1 : 0;
         return open;
@@ -142,7 +103,7 @@ private:
                 moving.push_back(rate[i]);
         if (moving.size() < kFewestRows / 2)
             throw DataError(Problem::NoRisingSpeed, {});
-        const double slowest = 0.35 * quantile(moving, 0.6);
+        const double slowest = 0.35 * quantileOf(moving, 0.6);
         const size_t bridge = rowsIn(0.3);
 
         double best_rpm = 0.0;
@@ -314,6 +275,8 @@ const char* trimReasonText(TrimReason reason) {
         return "after the sweep";
     case TrimReason::ByHand:
         return "trimmed by hand";
+    case TrimReason::BetweenSteps:
+        return "between held speeds";
     }
     return "";
 }

@@ -9,7 +9,7 @@
 
 namespace hillrun {
 
-enum class TrimReason { BeforeSweep, UnsettledStart, ThrottleLift, Limiter, EndOfSweep, ByHand };
+enum class TrimReason { BeforeSweep, UnsettledStart, ThrottleLift, Limiter, EndOfSweep, ByHand, BetweenSteps };
 
 /// A stretch of a pull that does not count, and why.
 struct Trim {

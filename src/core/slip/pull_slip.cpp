@@ -3,7 +3,8 @@
 #include "core/slip/pull_slip.h"
 
 #include "core/pull/channels.h"
-#include "core/pull/events.h"
+#include "core/slip/day_events.h"
+#include "core/weather/altitude.h"
 
 #include <algorithm>
 #include <cmath>
@@ -51,8 +52,8 @@ std::string signedPercent(double percent) {
 /// One pull against its companions.
 class SlipWriter {
 public:
-    SlipWriter(const TestDay& day, const DayAnalysis& analysis, const Pull& pull)
-        : m_day(day), m_analysis(analysis), m_pull(pull) {
+    SlipWriter(const TestDay& day, const DayAnalysis& analysis, const Pull& pull, const std::vector<Event>* events)
+        : m_day(day), m_analysis(analysis), m_pull(pull), m_events(events) {
         for (const PullResult& result : analysis.pulls)
             if (result.id == pull.id)
                 m_result = &result;
@@ -86,8 +87,9 @@ private:
         std::stable_sort(m_slip.lines.begin(), m_slip.lines.end(),
                          [](const SlipLine& a, const SlipLine& b) { return a.weight > b.weight; });
         m_slip.suspicious = !m_slip.lines.empty() && m_slip.lines.front().weight == SlipWeight::Warning;
-        if (!m_slip.events.empty())
-            m_slip.headline = eventTitle(m_slip.events.front().kind);
+        const auto first = std::find_if_not(m_slip.events.begin(), m_slip.events.end(), isRemark);
+        if (first != m_slip.events.end())
+            m_slip.headline = eventTitle(first->kind);
         else if (m_slip.suspicious)
             m_slip.headline = "look at this";
         else
@@ -96,23 +98,12 @@ private:
         return std::move(m_slip);
     }
 
-    /// The used pulls of the same set before it; when it is the first of its set, those of the build.
     void findCompanions() {
-        std::vector<const PullResult*> build;
-        for (const PullResult& other : m_analysis.pulls) {
-            if (&other == m_result || other.build != m_result->build || !other.curve)
-                continue;
-            if (other.set == m_result->set && other.time_h <= m_result->time_h)
+        for (const PullResult& other : m_analysis.pulls)
+            if (&other != m_result && other.build == m_result->build && other.curve && other.set == m_result->set &&
+                other.time_h <= m_result->time_h)
                 ++m_slip.numberInSet;
-            if (!other.used)
-                continue;
-            build.push_back(&other);
-            if (other.set == m_result->set)
-                m_companions.push_back(&other);
-        }
-        m_ofSet = !m_companions.empty();
-        if (!m_ofSet)
-            m_companions = build;
+        m_companions = companionsOf(m_analysis.pulls, *m_result, &m_ofSet);
         m_range = m_result->curve->sweep.window_rpm;
         for (const PullResult* other : m_companions) {
             m_range.low = std::max(m_range.low, other->curve->sweep.window_rpm.low);
@@ -121,18 +112,11 @@ private:
     }
 
     void events() {
-        EventContext context;
-        context.ambient_kpa = ambientOf(m_pull);
-        context.boosted = m_day.article.engine.aspiration != Aspiration::Natural;
-        context.plannedEnd_rpm = m_day.plan.protocol.end_rpm;
-        for (const PullResult* other : m_companions)
-            if (const Pull* raw = findPull(m_day, other->id); raw && raw->raw)
-                context.references.push_back({raw->raw.get(), &*other->curve, ambientOf(*raw)});
-        m_slip.events = findEvents(*m_pull.raw, *m_result->curve, context);
+        m_slip.events = m_events ? *m_events : eventsOf(m_day, m_analysis.pulls, m_pull.id);
         for (const Event& event : m_slip.events) {
             std::string text = eventTitle(event.kind) + ": " + event.why;
             text.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(text.front())));
-            add(SlipWeight::Warning, text, event.kind);
+            add(isRemark(event) ? SlipWeight::Note : SlipWeight::Warning, text, event.kind);
         }
     }
 
@@ -259,6 +243,7 @@ private:
     const TestDay& m_day;
     const DayAnalysis& m_analysis;
     const Pull& m_pull;
+    const std::vector<Event>* m_events; ///< found before; null: to be found
     const PullResult* m_result = nullptr;
     std::vector<const PullResult*> m_companions;
     bool m_ofSet = false; ///< companions of the same set, not only of the build
@@ -268,8 +253,9 @@ private:
 
 } // namespace
 
-PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull) {
-    return SlipWriter(day, analysis, *findPull(day, pull)).write();
+PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull,
+                  const std::vector<Event>* events) {
+    return SlipWriter(day, analysis, *findPull(day, pull), events).write();
 }
 
 std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis) {
@@ -303,19 +289,6 @@ std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis) {
         return {};
     return fmt::format("Still {} {:.1f} % a pull: take more before you change anything.",
                        slope_pct > 0.0 ? "climbing" : "falling", std::abs(slope_pct));
-}
-
-std::string seaLevelWarning(double pressure_kpa, std::optional<double> altitude_m) {
-    if (!altitude_m || *altitude_m < 150.0)
-        return {};
-    // Standard atmosphere, ISO 2533: p = p0 (1 - 2.25577e-5 h)^5.25588; weather moves it by some 3 % at most.
-    const double usual = 101.325 * std::pow(1.0 - 2.25577e-5 * *altitude_m, 5.25588);
-    const double nearerSeaLevel = 0.5 * (usual + 101.325);
-    if (pressure_kpa < std::max(nearerSeaLevel, usual + 1.5))
-        return {};
-    return fmt::format("Air pressure {:.1f} kPa looks like a sea-level figure: at {:.0f} m about {:.1f} kPa is usual. "
-                       "Give the station pressure.",
-                       pressure_kpa, *altitude_m, usual);
 }
 
 } // namespace hillrun

@@ -31,14 +31,12 @@ struct PullSlip {
     bool operator==(const PullSlip&) const = default;
 };
 
-/// The slip of one pull of an analysed day. Needs a pull of that id.
-PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull);
+/// The slip of one pull of an analysed day. Needs a pull of that id. `events`: as found before, or null to find them.
+PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull,
+                  const std::vector<Event>* events = nullptr);
 
 /// "Still climbing 0.6 % a pull: take more before you change anything." while the newest set settles; empty otherwise.
 /// From the slope of at least three pulls in use against the repeatability.
 std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis);
-
-/// Whether a pressure looks like a forecast's sea-level figure: far above what the altitude allows. Empty when not.
-std::string seaLevelWarning(double pressure_kpa, std::optional<double> altitude_m);
 
 } // namespace hillrun

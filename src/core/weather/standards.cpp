@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <array>
+#include <cassert>
 #include <cmath>
 #include <fmt/format.h>
 #include <limits>
@@ -30,6 +31,8 @@ constexpr std::array<StandardInfo, 8> kStandards{{
     {Standard::Iso15550, "iso-15550", "ISO 15550", 25.0, 99000.0, true},
 }};
 
+const StandardInfo& infoOf(Standard standard) { return kStandards.at(static_cast<size_t>(standard)); }
+
 /// The ratios every formula is made of, with kelvin as the standards print it (t + 273 over 298).
 struct Ratios {
     double dry; ///< 99 kPa over the dry pressure
@@ -37,6 +40,26 @@ struct Ratios {
 };
 
 Ratios ratiosOf(const HumidAir& air) { return {99000.0 / air.dryPressure_pa, (air.temperature_c + 273.0) / 298.0}; }
+
+bool isBoosted(const EngineForAir& engine) { return engine.aspiration != Aspiration::Natural; }
+
+/// ECE R85 sets the factor to 1 for a turbocharged engine whose system makes up for temperature and altitude.
+bool ruleHoldsBoost(Standard standard, const EngineForAir& engine) {
+    return standard == Standard::EceR85 && engine.boostHeldAbsolute && engine.aspiration == Aspiration::Turbocharged;
+}
+
+bool correctsNothing(Standard standard, const EngineForAir& engine) {
+    return isBoosted(engine) &&
+           (engine.boostSchool == BoostSchool::BoostHeld ||
+            (engine.boostSchool == BoostSchool::StandardsRule && ruleHoldsBoost(standard, engine)));
+}
+
+/// The air with its pressure put to the reference, so that only the temperature acts.
+HumidAir atReferencePressure(Standard standard, HumidAir air) {
+    const StandardInfo& info = infoOf(standard);
+    (info.referenceIsDry ? air.dryPressure_pa : air.pressure_pa) = info.referencePressure_pa;
+    return air;
+}
 
 struct Range {
     double low = -std::numeric_limits<double>::infinity();
@@ -111,7 +134,9 @@ double compressionFactor(Standard standard, const Ratios& r, const EngineForAir&
     double atmospheric = r.dry * std::pow(r.temperature, 0.7);
     if (turbo) {
         const bool r85Family = standard != Standard::Iso15550 && standard != Standard::SaeJ1349;
-        atmospheric = std::pow(r.dry, 0.7) * std::pow(r.temperature, r85Family ? 1.5 : 1.2);
+        const double withoutLiquid = r85Family ? 1.5 : 1.2;
+        const bool liquid = !r85Family && engine.chargeCooling == ChargeCooling::Liquid;
+        atmospheric = std::pow(r.dry, 0.7) * std::pow(r.temperature, liquid ? 0.7 : withoutLiquid);
     }
     return std::pow(atmospheric, fuelExponent(standard, qc));
 }
@@ -149,11 +174,21 @@ void checkRange(AirFactor& out, const Range& range, double value, const char* wh
                                           range.high, unitText));
 }
 
+AirFactor plausibility(AirFactor out, const HumidAir& air) {
+    if (air.pressure_pa < 60000.0 || air.pressure_pa > 110000.0)
+        addNote(out.validityNote, fmt::format("a station pressure of {:.2f} kPa is hardly possible: check its unit",
+                                              air.pressure_pa / 1000.0));
+    if (air.temperature_c < -40.0 || air.temperature_c > 60.0)
+        addNote(out.validityNote,
+                fmt::format("an intake temperature of {:.1f} C is hardly possible: check its unit", air.temperature_c));
+    return out;
+}
+
 } // namespace
 
 std::span<const StandardInfo> standards() { return kStandards; }
 
-const StandardInfo& standardInfo(Standard standard) { return kStandards.at(static_cast<size_t>(standard)); }
+const StandardInfo& standardInfo(Standard standard) { return infoOf(standard); }
 
 Standard standardNamed(std::string_view name) {
     const auto it = std::find_if(kStandards.begin(), kStandards.end(), [&](const auto& s) { return name == s.name; });
@@ -162,13 +197,28 @@ Standard standardNamed(std::string_view name) {
     return it->id;
 }
 
+std::string validityRange(Standard standard, Ignition ignition) {
+    const Validity range = validityOf(standard, ignition);
+    if (!std::isfinite(range.temperature_c.low))
+        return {};
+    std::string out = fmt::format("{:g} to {:g} C, {:g} to {:g} kPa dry", range.temperature_c.low,
+                                  range.temperature_c.high, range.dryPressure_kpa.low, range.dryPressure_kpa.high);
+    if (std::isfinite(range.factor.low))
+        out += fmt::format(", factor {:g} to {:g}", range.factor.low, range.factor.high);
+    return out;
+}
+
 AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& engine) {
     const double efficiency = engine.mechanicalEfficiency;
     if (!(efficiency > 0.0 && efficiency <= 1.0))
         throw DataError(Problem::BadValue,
                         {fmt::format("{}", efficiency), "mechanical efficiency lies above 0, up to 1"});
     AirFactor out;
-    out.factor = factorOf(standard, air, engine);
+    out.school = schoolText(standard, engine);
+    if (correctsNothing(standard, engine))
+        return plausibility(std::move(out), air);
+    const bool temperatureOnly = isBoosted(engine) && engine.boostSchool == BoostSchool::TemperatureOnly;
+    out.factor = factorOf(standard, temperatureOnly ? atReferencePressure(standard, air) : air, engine);
     if (!(out.factor > 0.0))
         throw DataError(Problem::ImpossibleAir, {fmt::format("the factor comes out at {:.4f}", out.factor)});
 
@@ -176,13 +226,53 @@ AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& 
     checkRange(out, validity.temperature_c, air.temperature_c, "temperature", " C");
     checkRange(out, validity.dryPressure_kpa, air.dryPressure_pa / 1000.0, "dry pressure", " kPa");
     checkRange(out, validity.factor, out.factor, "factor", "");
-    if (air.pressure_pa < 60000.0 || air.pressure_pa > 110000.0)
-        addNote(out.validityNote, fmt::format("a station pressure of {:.2f} kPa is hardly possible: check its unit",
-                                              air.pressure_pa / 1000.0));
-    if (air.temperature_c < -40.0 || air.temperature_c > 60.0)
-        addNote(out.validityNote,
-                fmt::format("an intake temperature of {:.1f} C is hardly possible: check its unit", air.temperature_c));
-    return out;
+    return plausibility(std::move(out), air);
+}
+
+std::string schoolText(Standard standard, const EngineForAir& engine) {
+    if (!isBoosted(engine) || standard == Standard::Uncorrected)
+        return {};
+    switch (engine.boostSchool) {
+    case BoostSchool::StandardsRule:
+        return ruleHoldsBoost(standard, engine) ? "boosted: no factor, by its own rule for held boost"
+                                                : "boosted: by its own rule, full factor";
+    case BoostSchool::FullFactor:
+        return "boosted: full factor";
+    case BoostSchool::BoostHeld:
+        return "boosted: no factor, boost is held";
+    case BoostSchool::TemperatureOnly:
+        return "boosted: temperature only, not standard";
+    }
+    return {};
+}
+
+const char* boostSchoolTitle(BoostSchool school) {
+    constexpr const char* titles[] = {"by the standard's rule", "full factor", "none, boost is held",
+                                      "temperature only (not standard)"};
+    return titles[static_cast<size_t>(school)];
+}
+
+bool usesFriction(Standard standard, const EngineForAir& engine) {
+    return standard == Standard::SaeJ1349 && engine.ignition == Ignition::Spark && !engine.friction.empty() &&
+           !correctsNothing(standard, engine) &&
+           !(isBoosted(engine) && engine.boostSchool == BoostSchool::TemperatureOnly);
+}
+
+double frictionPowerAt(std::span<const FrictionPoint> friction, double rpm) {
+    assert(!friction.empty());
+    if (rpm <= friction.front().rpm)
+        return friction.front().power_w;
+    for (size_t i = 1; i < friction.size(); ++i)
+        if (rpm <= friction[i].rpm) {
+            const double share = (rpm - friction[i - 1].rpm) / (friction[i].rpm - friction[i - 1].rpm);
+            return friction[i - 1].power_w + share * (friction[i].power_w - friction[i - 1].power_w);
+        }
+    return friction.back().power_w;
+}
+
+double frictionFactor(const HumidAir& air, double power_w, double frictionPower_w) {
+    const Ratios r = ratiosOf(air);
+    return ((power_w + frictionPower_w) * r.dry * std::sqrt(r.temperature) - frictionPower_w) / power_w;
 }
 
 } // namespace hillrun

@@ -1,0 +1,132 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/pull/robust.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace hillrun {
+
+Run longestRun(std::span<const double> values, const std::function<bool(double)>& belongs) {
+    Run best;
+    Run now;
+    for (size_t i = 0; i < values.size(); ++i) {
+        if (!belongs(values[i])) {
+            now.rows = 0;
+            continue;
+        }
+        if (now.rows == 0)
+            now.first = i;
+        ++now.rows;
+        if (now.rows > best.rows)
+            best = now;
+    }
+    return best;
+}
+
+Run longestStill(std::span<const double> values) {
+    Run best;
+    Run now;
+    for (size_t i = 0; i < values.size(); ++i) {
+        if (!std::isfinite(values[i])) {
+            now.rows = 0;
+            continue;
+        }
+        if (now.rows == 0 || values[i] != values[now.first])
+            now = {i, 0};
+        ++now.rows;
+        if (now.rows > best.rows)
+            best = now;
+    }
+    return best;
+}
+
+std::vector<double> finiteOf(std::span<const double> values) {
+    std::vector<double> out;
+    out.reserve(values.size());
+    std::copy_if(values.begin(), values.end(), std::back_inserter(out), [](double v) { return std::isfinite(v); });
+    return out;
+}
+
+double quantileOf(std::vector<double> values, double share) {
+    if (values.empty())
+        return std::numeric_limits<double>::quiet_NaN();
+    const auto at = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
+    std::nth_element(values.begin(), values.begin() + at, values.end());
+    return values[static_cast<size_t>(at)];
+}
+
+double median(std::vector<double> values) { return quantileOf(std::move(values), 0.5); }
+
+std::vector<double> runningMedian(std::span<const double> values, size_t width) {
+    std::vector<double> out(values.size());
+    std::vector<double> sorted; // the finite values inside the window
+    const size_t reach = std::max<size_t>(1, width / 2);
+    auto insert = [&](double v) {
+        if (std::isfinite(v))
+            sorted.insert(std::upper_bound(sorted.begin(), sorted.end(), v), v);
+    };
+    auto remove = [&](double v) {
+        if (std::isfinite(v))
+            sorted.erase(std::lower_bound(sorted.begin(), sorted.end(), v));
+    };
+    for (size_t i = 0; i < std::min(reach, values.size()); ++i)
+        insert(values[i]);
+    for (size_t i = 0; i < values.size(); ++i) {
+        if (i + reach < values.size())
+            insert(values[i + reach]);
+        if (i > reach)
+            remove(values[i - reach - 1]);
+        out[i] = sorted.empty() ? std::numeric_limits<double>::quiet_NaN() : sorted[sorted.size() / 2];
+    }
+    return out;
+}
+
+double robustSd(std::span<const double> values) {
+    std::vector<double> known = finiteOf(values);
+    if (known.empty())
+        return 0.0;
+    const double middle = median(known);
+    for (double& v : known)
+        v = std::abs(v - middle);
+    return 1.4826 * median(std::move(known));
+}
+
+double sampleNoise(std::span<const double> values) {
+    std::vector<double> second;
+    for (size_t i = 2; i < values.size(); ++i)
+        if (const double d = values[i] - 2.0 * values[i - 1] + values[i - 2]; std::isfinite(d))
+            second.push_back(std::abs(d));
+    if (second.size() < 20)
+        return 0.0;
+    // White noise of sd s has second differences of sd sqrt(6) s; 80 % of |d| lie within 1.2816 of that.
+    return quantileOf(std::move(second), 0.8) / (1.2816 * std::sqrt(6.0));
+}
+
+Line fitLine(std::span<const double> x, std::span<const double> y, size_t from, size_t to) {
+    Line line;
+    for (size_t i = from; i <= to; ++i) {
+        if (!std::isfinite(x[i]) || !std::isfinite(y[i]))
+            continue;
+        line.meanX += x[i];
+        line.meanY += y[i];
+        line.rows += 1.0;
+    }
+    if (line.rows == 0.0)
+        return line;
+    line.meanX /= line.rows;
+    line.meanY /= line.rows;
+    double sxx = 0.0;
+    double sxy = 0.0;
+    for (size_t i = from; i <= to; ++i) {
+        if (!std::isfinite(x[i]) || !std::isfinite(y[i]))
+            continue;
+        sxx += (x[i] - line.meanX) * (x[i] - line.meanX);
+        sxy += (x[i] - line.meanX) * (y[i] - line.meanY);
+    }
+    line.slope = sxx > 0.0 ? sxy / sxx : 0.0;
+    return line;
+}
+
+} // namespace hillrun

@@ -1,0 +1,156 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/pull/channels.h"
+#include "core/pull/event_list.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace hillrun {
+namespace {
+
+constexpr double kAbsorberFull_pct = 99.0;
+constexpr double kNoiseTimesSet = 4.0; ///< noise of a channel against the other pulls
+
+/// Largest scatter of a channel that still passes when there is nothing to hold it against.
+struct NoiseLimit {
+    const char* channel;
+    double sd;
+};
+constexpr NoiseLimit kNoiseLimits[] = {
+    {"lambda", 0.025},
+    {"air_fuel_ratio", 0.35},
+    {"manifold_pressure", 2.0},
+    {"airbox_pressure", 0.5},
+    {"exhaust_back_pressure", 5.0},
+    {"intake_air_temperature", 1.5},
+    {"coolant_temperature", 1.5},
+    {"oil_temperature", 1.5},
+    {"exhaust_gas_temperature", 12.0},
+    {"oil_pressure", 15.0},
+    {"fuel_pressure", 10.0},
+    {"ignition_advance", 1.5},
+    {"throttle", 1.5},
+    {"spark_current", 3.0},
+    {"road_speed", 1.0},
+};
+/// Channels that cannot stand still through a sweep of any engine.
+constexpr const char* kAlwaysMoving[] = {"exhaust_gas_temperature", "oil_pressure", "fuel_flow",   "air_flow",
+                                         "airbox_pressure",         "road_speed",   "roller_speed"};
+/// Positions and commands that may rightly stand still.
+constexpr const char* kMayStandStill[] = {"time",          "throttle",     "wastegate_duty",   "bypass_valve",
+                                          "absorber_load", "knock_retard", "ignition_advance", "engine_speed"};
+
+template <size_t N> bool isIn(const char* const (&names)[N], const std::string& name) {
+    return std::any_of(std::begin(names), std::end(names), [&](const char* n) { return name == n; });
+}
+
+void absorber(EventSheet& sheet) {
+    const Column* load = sheet.raw.find("absorber_load");
+    if (!load)
+        return;
+    const auto values = sheet.s.part(*load);
+    const Run run = longestRun(values, [](double v) { return v >= kAbsorberFull_pct; });
+    if (run.rows < sheet.s.rowsIn(0.2))
+        return;
+    const size_t to = run.first + run.rows - 1;
+    sheet.add("absorber_full", run.first, to, 1.0,
+        fmt::format("the absorber is fully loaded, {}: the engine is stronger than the brake there",
+                    rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+}
+
+void dropout(EventSheet& sheet, const Column& column) {
+    if (column.name == "time")
+        return;
+    const auto values = sheet.s.part(column);
+    const Run run = longestRun(values, [](double v) { return !std::isfinite(v); });
+    if (run.rows < std::max<size_t>(3, sheet.s.rowsIn(0.05)) || run.rows == values.size())
+        return; // a channel without any value was never there
+    const size_t to = run.first + run.rows - 1;
+    sheet.add("dropout", run.first, to, sheet.s.time_s[to] - sheet.s.time_s[run.first],
+        fmt::format("no signal from {}, {}", channelLabel(column.name),
+                    rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+}
+
+std::optional<double> usualNoise(const EventSheet& sheet, const std::string& channel) {
+    std::vector<double> sds;
+    for (const EventReference& other : sheet.context.references)
+        if (const auto same = other.traits->find(channel); same != other.traits->end())
+            sds.push_back(same->second.noise);
+    if (sds.empty())
+        return std::nullopt;
+    return median(sds);
+}
+
+std::optional<double> noiseLimit(const std::string& channel) {
+    for (const NoiseLimit& limit : kNoiseLimits)
+        if (channel == limit.channel)
+            return limit.sd;
+    return std::nullopt;
+}
+
+void noise(EventSheet& sheet, const Column& column) {
+    if (column.name == "time" || column.name == "engine_speed" || column.name == "torque" || column.name == "power")
+        return;
+    const double sd = sampleNoise(sheet.s.part(column));
+    const auto limit = noiseLimit(column.name);
+    const auto usual = usualNoise(sheet, column.name);
+    const bool abovePulls = usual && *usual > 0.0 && sd > kNoiseTimesSet * *usual && (!limit || sd > 0.3 * *limit);
+    const bool aboveLimit = limit && sd > *limit && (!usual || sd > 2.0 * *usual);
+    if (!(abovePulls || aboveLimit) || (sheet.brokenUp && !aboveLimit))
+        return;
+    sheet.add("noise", 0, sheet.s.rows() - 1, sd,
+        fmt::format("{} scatters by {:.3g} {}{}: look at its plug, ground and screen", channelLabel(column.name),
+                    sd, column.unit,
+                    usual && *usual > 0.0 ? fmt::format(", {:.0f} times as much as in the other pulls", sd / *usual)
+                                          : std::string()));
+}
+
+/// It stands still although it moved before, or in the other pulls, or must move in any engine.
+void frozen(EventSheet& sheet, const Column& column) {
+    if (isIn(kMayStandStill, column.name))
+        return;
+    const auto values = sheet.s.part(column);
+    const Run run = longestStill(values);
+    const double seconds = static_cast<double>(run.rows) * sheet.s.step_s;
+    if (seconds < 1.5 || run.rows < values.size() / 4)
+        return;
+    size_t usual = 0;
+    for (const EventReference& other : sheet.context.references)
+        if (const auto same = other.traits->find(column.name); same != other.traits->end())
+            usual = std::max(usual, same->second.longestStill);
+    const bool movesElsewhere = usual > 0 && 4 * usual < run.rows;
+    const bool movedBefore =
+        run.first > sheet.s.rowsIn(0.5) && 8 * longestStill(values.first(run.first)).rows < run.rows;
+    const bool mustMove = isIn(kAlwaysMoving, column.name) && run.rows > values.size() / 2 && usual == 0;
+    if (!movesElsewhere && !movedBefore && !mustMove)
+        return;
+    const size_t to = run.first + run.rows - 1;
+    sheet.add("frozen", run.first, to, seconds,
+        fmt::format("{} stands at {:.4g} {} for {:.1f} s, {}", channelLabel(column.name), values[run.first],
+                    column.unit, seconds, rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+}
+
+} // namespace
+
+ChannelTraits channelTraits(const ChannelTable& raw, const Curve& curve) {
+    const SweepRows s = sweepOf(curve);
+    ChannelTraits out;
+    for (const Column& column : raw.columns)
+        out[column.name] = {sampleNoise(s.part(column)), longestStill(s.part(column)).rows};
+    return out;
+}
+
+void findWiringEvents(EventSheet& sheet) {
+    absorber(sheet);
+    for (const Column& column : sheet.raw.columns) {
+        dropout(sheet, column);
+        if (sheet.context.steps) // between holds everything may stand still or jump
+            continue;
+        noise(sheet, column);
+        frozen(sheet, column);
+    }
+}
+
+} // namespace hillrun

@@ -15,6 +15,7 @@ namespace {
 
 constexpr double kGrabPixels = 8.0;
 constexpr double kFewestStretchPixels = 12.0;
+constexpr double kMarkRow = 15.0; ///< pixels between rows of words above the curves
 
 QVector<double> toQt(const std::vector<double>& values) { return {values.begin(), values.end()}; }
 
@@ -27,6 +28,22 @@ protected:
         return text.replace(u'-', u'\u2212');
     }
 };
+
+/// The row of each word so that no two overlap: the lowest row in which its left edge is free. Rising x.
+std::vector<int> rowsOfWords(const std::vector<std::pair<double, double>>& spans) {
+    std::vector<double> ends; // of each row
+    std::vector<int> out;
+    for (const auto& [left, right] : spans) {
+        size_t row = 0;
+        while (row < ends.size() && left < ends[row] + 8.0)
+            ++row;
+        if (row == ends.size())
+            ends.push_back(0.0);
+        ends[row] = right;
+        out.push_back(static_cast<int>(row));
+    }
+    return out;
+}
 
 /// Spreads label positions so that none overlaps; order is kept.
 void spread(std::vector<double>& pixels, double apart, double top, double bottom) {
@@ -145,6 +162,15 @@ void Board::applyLook() {
     }
 }
 
+void Board::setCompact() {
+    m_compact = true;
+    axisRect()->setMargins(QMargins(44, 22, 10, 18));
+    m_title->position->setCoords(8, 10);
+    setMinimumHeight(84);
+    xAxis->ticker()->setTickCount(3);
+    yAxis->ticker()->setTickCount(3);
+}
+
 void Board::setContent(BoardContent content) {
     m_content = std::move(content);
     rebuild();
@@ -155,12 +181,18 @@ void Board::rebuild() {
     for (const auto& [label, series] : m_labels)
         removeItem(label);
     m_labels.clear();
+    for (const auto& [word, leader] : m_marks) {
+        removeItem(word);
+        removeItem(leader);
+    }
+    m_marks.clear();
     for (int i = itemCount() - 1; i >= 0; --i)
         if (item(i)->property("shade").toBool())
             removeItem(i);
     addShades();
     addBands();
     addSeries();
+    addMarks();
     const bool empty = m_content.series.empty(); // no axes without anything on them
     xAxis->setVisible(!empty);
     yAxis->setVisible(!empty);
@@ -208,6 +240,10 @@ void Board::addSeries() {
         line->setData(toQt(series.x), toQt(series.y), std::is_sorted(series.x.begin(), series.x.end()));
         line->setPen(series.pen);
         line->setAntialiased(true);
+        if (series.dots > 0.0) {
+            line->setLineStyle(QCPGraph::lsNone);
+            line->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssCircle, series.pen, series.pen.brush(), series.dots));
+        }
         if (series.label.isEmpty())
             continue;
         auto* label = new QCPItemText(this);
@@ -219,6 +255,44 @@ void Board::addSeries() {
         label->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
         label->setClipToAxisRect(false);
         m_labels.emplace_back(label, i);
+    }
+}
+
+void Board::addMarks() {
+    for (const BoardMark& mark : m_content.marks) {
+        auto* leader = new QCPItemLine(this);
+        leader->setLayer(u"overlay"_s);
+        leader->setPen(QPen(mark.colour, 1));
+        leader->end->setCoords(mark.x, mark.y);
+        leader->start->setType(QCPItemPosition::ptAbsolute);
+        auto* word = new QCPItemText(this);
+        word->setLayer(u"overlay"_s);
+        word->setText(mark.word);
+        word->setFont(fonts::text(11, true));
+        word->setColor(mark.colour);
+        word->position->setType(QCPItemPosition::ptAbsolute);
+        word->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+        word->setClipToAxisRect(false);
+        m_marks.emplace_back(word, leader);
+    }
+}
+
+void Board::placeMarks() {
+    const QFontMetrics metrics(fonts::text(11, true));
+    std::vector<std::pair<double, double>> spans;
+    for (size_t i = 0; i < m_marks.size(); ++i) {
+        const double x = xAxis->coordToPixel(m_content.marks[i].x);
+        const double width = metrics.horizontalAdvance(m_content.marks[i].word);
+        const double left = std::clamp(x - 0.5 * width, axisRect()->left() + 2.0,
+                                       std::max(axisRect()->left() + 2.0, axisRect()->right() - width - 2.0));
+        spans.emplace_back(left, left + width);
+    }
+    const std::vector<int> rows = rowsOfWords(spans);
+    for (size_t i = 0; i < m_marks.size(); ++i) {
+        const double y = axisRect()->top() + 9.0 + kMarkRow * rows[i];
+        const double x = xAxis->coordToPixel(m_content.marks[i].x);
+        m_marks[i].first->position->setCoords(spans[i].first, y);
+        m_marks[i].second->start->setCoords(x, y + 8.0);
     }
 }
 
@@ -278,18 +352,24 @@ void Board::fitAxes() {
         xAxis->setRange(m_content.xRange->low, m_content.xRange->high);
     else if (left < right)
         xAxis->setRange(left, right);
-    if (m_content.symmetric) {
+    if (m_content.yRange) {
+        yAxis->setRange(m_content.yRange->low, m_content.yRange->high);
+    } else if (m_content.symmetric) {
         const double reach = 1.12 * std::max({std::abs(low), std::abs(high), 1e-6});
         yAxis->setRange(-reach, reach);
     } else {
-        const double air = 0.07 * std::max(high - low, 1e-6);
-        yAxis->setRange(low - air, high + air);
+        const double span = std::max(high - low, 1e-3 * std::max(1.0, std::abs(high))); // a flat line stands in the middle
+        const double middle = 0.5 * (low + high);
+        const double forWords = m_content.marks.empty() ? 0.0 : 0.1 * span;
+        yAxis->setRange(middle - 0.57 * span, middle + 0.57 * span + forWords);
     }
     xAxis->setNumberPrecision(xAxis->range().size() < 30.0 ? 1 : 0);
-    yAxis->setNumberPrecision(yAxis->range().size() < 1.0 ? 2 : (yAxis->range().size() < 8.0 ? 1 : 0));
+    const double range = yAxis->range().size();
+    yAxis->setNumberPrecision(range < 0.1 ? 3 : (range < 1.0 ? 2 : (range < 8.0 ? 1 : 0)));
 }
 
 void Board::placeLabels() {
+    placeMarks();
     m_xUnit->position->setCoords(axisRect()->right() + 12, axisRect()->bottom() + 14);
     const QFontMetrics metrics(fonts::text(11));
     for (int i = 0; i < itemCount(); ++i) { // a word wider than its stretch is left out
@@ -332,6 +412,12 @@ void Board::setCursor(std::optional<double> x, const QString& readout) {
         m_cursorLine->point1->setCoords(*x, 0.0);
         m_cursorLine->point2->setCoords(*x, 1.0);
         m_cursorText->setText(readout);
+        if (m_compact) { // in the title's line, at its right end
+            m_cursorText->position->setCoords(axisRect()->right() + 4.0, 11.0);
+            m_cursorText->setPositionAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            layer(u"cursor"_s)->replot();
+            return;
+        }
         const double pixel = xAxis->coordToPixel(*x);
         const bool rightHalf = pixel > axisRect()->center().x();
         m_cursorText->position->setCoords(pixel + (rightHalf ? -6.0 : 6.0), 14.0);

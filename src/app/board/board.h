@@ -17,6 +17,7 @@ struct BoardSeries {
     std::vector<double> y; ///< NaN breaks the line
     QPen pen;
     QString label; ///< written at the line's end; empty for none
+    double dots = 0.0; ///< above 0: points of this diameter in place of a line
     bool operator==(const BoardSeries&) const = default;
 };
 
@@ -38,6 +39,15 @@ struct BoardShade {
     bool operator==(const BoardShade&) const = default;
 };
 
+/// Something named on a curve: a word above it with a thin line down to its place.
+struct BoardMark {
+    double x = 0.0;
+    double y = 0.0;
+    QColor colour;
+    QString word;
+    bool operator==(const BoardMark&) const = default;
+};
+
 /// Everything drawn on a board.
 struct BoardContent {
     QString title; ///< what the y axis shows, with its unit
@@ -45,7 +55,9 @@ struct BoardContent {
     std::vector<BoardSeries> series;
     std::vector<BoardBand> bands;
     std::vector<BoardShade> shades;
+    std::vector<BoardMark> marks; ///< rising x
     std::optional<RpmRange> xRange;
+    std::optional<RpmRange> yRange; ///< nothing: what is drawn decides
     bool zeroLine = false;
     bool symmetric = false; ///< zero in the middle
     bool operator==(const BoardContent&) const = default;
@@ -64,6 +76,8 @@ public:
 
     void setContent(BoardContent content);
     [[nodiscard]] const BoardContent& content() const { return m_content; }
+    /// Narrow margins and a small title, for many boards side by side.
+    void setCompact();
     /// Shows the cursor at x with a line of text beside it; nothing hides it.
     void setCursor(std::optional<double> x, const QString& readout);
     /// Two edges that can be dragged; nothing for none.
@@ -93,6 +107,8 @@ private:
     void addShades();
     void fitAxes();
     void placeLabels();
+    void placeMarks();
+    void addMarks();
     void showStretch(double from, double to);
     [[nodiscard]] int edgeNear(double pixel) const; ///< 0 low, 1 high, -1 none
     void showEdges();
@@ -107,9 +123,11 @@ private:
     std::array<QCPItemStraightLine*, 2> m_edgeLines{};
     std::array<QCPItemText*, 2> m_edgeGrips{};
     std::vector<std::pair<QCPItemText*, size_t>> m_labels; ///< with their series
+    std::vector<std::pair<QCPItemText*, QCPItemLine*>> m_marks;
     std::optional<RpmRange> m_edges;
     std::optional<double> m_cursor;
     bool m_stretchable = false;
+    bool m_compact = false;
     std::optional<double> m_pressedAt;
     int m_draggedEdge = -1;
 };

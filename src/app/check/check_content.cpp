@@ -4,7 +4,8 @@
 
 #include "app/look/words.h"
 #include "core/compare/judge.h"
-#include "core/pull/reduce.h"
+#include "core/pull/curve_rows.h"
+#include "core/pull/events.h"
 
 #include <cmath>
 
@@ -21,31 +22,6 @@ double shown(double power_w, double rpm, const CheckView& view) {
 QString unitText(const CheckView& view) {
     return QString::fromUtf8(view.quantity == Quantity::Power ? powerUnitText(view.units.power)
                                                               : torqueUnitText(view.units.torque));
-}
-
-/// Thin for the others of the set, strong for the selected one, dotted for pulls that are left out.
-QPen pullPen(const TestDay& day, const PullResult& pull, bool selected, const Theme& theme) {
-    QPen pen(theme.build(buildNumber(day, pull.build)), selected ? 2.4 : 1.0);
-    pen.setCapStyle(Qt::RoundCap);
-    if (!selected)
-        pen.setColor(theme.faded(pen.color(), 0.6));
-    if (!pull.used)
-        pen.setStyle(Qt::DashLine);
-    return pen;
-}
-
-/// The pulls shown together: the used ones of the selected pull's build, and the selected one itself, drawn last.
-std::vector<const PullResult*> companions(const DayAnalysis& analysis, const std::string& selected) {
-    std::vector<const PullResult*> out;
-    const PullResult* chosen = findResult(analysis, selected);
-    if (!chosen)
-        return out;
-    for (const PullResult& pull : analysis.pulls)
-        if (pull.build == chosen->build && pull.used && &pull != chosen && pull.curve)
-            out.push_back(&pull);
-    if (chosen->curve)
-        out.push_back(chosen);
-    return out;
 }
 
 std::optional<RpmRange> axisOf(const std::vector<const PullResult*>& pulls) {
@@ -77,6 +53,80 @@ std::vector<BoardShade> trimShades(const PullResult& pull, const Theme& theme) {
     };
     add(sweep.whole_rpm.low, sweep.window_rpm.low, trimReasonText(TrimReason::UnsettledStart));
     add(sweep.window_rpm.high, sweep.whole_rpm.high, trimReasonText(TrimReason::EndOfSweep));
+    return out;
+}
+
+/// The events that lie on a stretch of the curve: the stretch in the warning colour, the name above it.
+void markEvents(BoardContent& board, const PullResult& pull, const CheckView& view, const Theme& theme) {
+    const Curve& curve = *pull.curve;
+    std::vector<std::pair<double, QString>> said;
+    for (const Event& event : curve.events) {
+        const double middle = 0.5 * (event.range_rpm.low + event.range_rpm.high);
+        const double on = std::clamp(middle, curve.rpm.front(), curve.rpm.back());
+        const double power_w = valueAt(curve, curve.power_w, on);
+        const bool whole = event.range_rpm.high - event.range_rpm.low > 0.9 * (curve.rpm.back() - curve.rpm.front());
+        if (whole || !std::isfinite(power_w))
+            continue; // about the whole pull: the slip says it
+        const QString word = qs(eventTitle(event.kind));
+        if (std::any_of(said.begin(), said.end(),
+                        [&](const auto& other) { return other.second == word && std::abs(other.first - on) < 200.0; }))
+            continue;
+        said.emplace_back(on, word);
+        const QColor colour = isRemark(event) ? theme.quietInk : theme.warning;
+        board.marks.push_back({on, shown(power_w, on, view), colour, word});
+        BoardSeries stretch;
+        for (size_t i = 0; i < curve.rpm.size(); ++i) {
+            if (!event.range_rpm.holds(curve.rpm[i]))
+                continue;
+            stretch.x.push_back(curve.rpm[i]);
+            stretch.y.push_back(shown(curve.power_w[i], curve.rpm[i], view));
+        }
+        stretch.pen = QPen(theme.faded(colour, 0.55), 7.0, Qt::SolidLine, Qt::FlatCap);
+        if (stretch.x.size() >= 2)
+            board.series.insert(board.series.begin(), std::move(stretch));
+    }
+    std::stable_sort(board.marks.begin(), board.marks.end(),
+                     [](const BoardMark& a, const BoardMark& b) { return a.x < b.x; });
+}
+
+/// The rows as they were recorded, trimmed ends too.
+BoardSeries rawSeries(const Curve& curve, const CheckView& view, const QPen& pen) {
+    const CurveRows rows = correctedRows(curve);
+    BoardSeries out;
+    for (size_t i = 0; i < rows.rpm.size(); ++i) {
+        if (!std::isfinite(rows.rpm[i]))
+            continue;
+        out.x.push_back(rows.rpm[i]);
+        out.y.push_back(shown(rows.power_w[i], rows.rpm[i], view));
+    }
+    out.pen = pen;
+    if (curve.steps.empty())
+        out.pen.setWidthF(1.0);
+    else
+        out.dots = 2.0;
+    return out;
+}
+
+BoardSeries smoothSeries(const PullResult& pull, const CheckView& view, const QPen& pen) {
+    BoardSeries out;
+    out.x = pull.curve->rpm;
+    for (size_t i = 0; i < out.x.size(); ++i)
+        out.y.push_back(shown(pull.curve->power_w[i], out.x[i], view));
+    out.pen = pen;
+    return out;
+}
+
+/// The held speeds of a pull in steps.
+BoardSeries stepDots(const PullResult& pull, const CheckView& view, const QColor& colour) {
+    BoardSeries out;
+    for (const HeldStep& step : pull.curve->steps) {
+        out.x.push_back(step.rpm);
+        out.y.push_back(shown(valueAt(*pull.curve, pull.curve->power_w,
+                                      std::clamp(step.rpm, pull.curve->rpm.front(), pull.curve->rpm.back())),
+                              step.rpm, view));
+    }
+    out.pen = QPen(QBrush(colour), 1.0);
+    out.dots = 7.0;
     return out;
 }
 
@@ -126,17 +176,52 @@ const PullResult* findResult(const DayAnalysis& analysis, const std::string& pul
     return nullptr;
 }
 
+std::vector<const PullResult*> pullsShown(const DayAnalysis& analysis, const CheckView& view) {
+    std::vector<const PullResult*> out;
+    const PullResult* chosen = findResult(analysis, view.pull);
+    if (!chosen)
+        return out;
+    const PullResult* beside = view.beside.empty() ? nullptr : findResult(analysis, view.beside);
+    for (const PullResult& pull : analysis.pulls)
+        if (pull.build == chosen->build && pull.used && &pull != chosen && &pull != beside && pull.curve)
+            out.push_back(&pull);
+    if (beside && beside != chosen && beside->curve)
+        out.push_back(beside);
+    if (chosen->curve)
+        out.push_back(chosen);
+    return out;
+}
+
+QPen pullPen(const TestDay& day, const PullResult& pull, const CheckView& view, const Theme& theme) {
+    const bool strong = pull.id == view.pull || pull.id == view.beside;
+    QPen pen(theme.build(buildNumber(day, pull.build)), strong ? 2.4 : 1.0);
+    pen.setCapStyle(Qt::RoundCap);
+    if (!strong)
+        pen.setColor(theme.faded(pen.color(), 0.6));
+    if (pull.id == view.beside && pull.id != view.pull) {
+        pen.setColor(theme.ink);
+        pen.setWidthF(1.6);
+    }
+    if (!pull.used || pull.id == view.beside)
+        pen.setStyle(Qt::DashLine);
+    return pen;
+}
+
 BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view,
                             const Theme& theme) {
     BoardContent out;
-    const auto pulls = companions(analysis, view.pull);
+    const auto pulls = pullsShown(analysis, view);
     const PullResult* chosen = findResult(analysis, view.pull);
-    out.title = QObject::tr("%1, %2").arg(
-        view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque"), unitText(view));
     out.xRange = axisOf(pulls);
     if (pulls.empty() || !chosen)
         return out;
-    out.title += QObject::tr(" \u00B7 pulls of build %1, shaded: where 19 of 20 lie").arg(qs(chosen->build));
+    const QString place = chosen->curve ? qs(placeText(chosen->curve->place)) : QString();
+    out.title = QObject::tr("%1 %2, %3").arg(
+        view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque"), place, unitText(view));
+    if (view.raw)
+        out.title += QObject::tr(" \u00B7 %1 as recorded, corrected, not smoothed").arg(qs(chosen->id));
+    else
+        out.title += QObject::tr(" \u00B7 pulls of build %1, shaded: where 19 of 20 lie").arg(qs(chosen->build));
     if (const BuildResult* build = analysis.findBuild(chosen->build); build && !analysis.pooledSd_w.empty()) {
         BoardBand band = spreadBand(day, analysis, chosen->build, theme);
         for (size_t i = 0; i < band.x.size(); ++i) {
@@ -146,24 +231,46 @@ BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, con
         out.bands.push_back(std::move(band));
     }
     for (const PullResult* pull : pulls) {
-        BoardSeries series;
-        series.x = pull->curve->rpm;
-        for (size_t i = 0; i < series.x.size(); ++i)
-            series.y.push_back(shown(pull->curve->power_w[i], series.x[i], view));
-        series.pen = pullPen(day, *pull, pull == chosen, theme);
-        if (pull == chosen)
+        const bool raw = view.raw && (pull == chosen || pull->id == view.beside);
+        const QPen pen = pullPen(day, *pull, view, theme);
+        BoardSeries series = raw ? rawSeries(*pull->curve, view, pen) : smoothSeries(*pull, view, pen);
+        if (pull == chosen || pull->id == view.beside)
             series.label = qs(pull->id);
+        if (!pull->curve->steps.empty() && pull == chosen)
+            out.series.push_back(stepDots(*pull, view, pen.color()));
         out.series.push_back(std::move(series));
     }
-    if (chosen->curve)
+    if (chosen->curve) {
         out.shades = trimShades(*chosen, theme);
+        markEvents(out, *chosen, view, theme);
+    }
     return out;
+}
+
+void shareScale(BoardContent& one, BoardContent& other) {
+    RpmRange x{1e300, -1e300};
+    RpmRange y = x;
+    for (const BoardContent* board : {&one, &other}) {
+        if (board->xRange)
+            x = {std::min(x.low, board->xRange->low), std::max(x.high, board->xRange->high)};
+        for (const BoardSeries& series : board->series)
+            for (const double value : series.y)
+                if (std::isfinite(value))
+                    y = {std::min(y.low, value), std::max(y.high, value)};
+    }
+    if (!(x.low < x.high) || !(y.low < y.high))
+        return;
+    const double air = 0.07 * (y.high - y.low);
+    for (BoardContent* board : {&one, &other}) {
+        board->xRange = x;
+        board->yRange = RpmRange{y.low - air, y.high + 2.0 * air};
+    }
 }
 
 BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view,
                               const Theme& theme) {
     BoardContent out;
-    const auto pulls = companions(analysis, view.pull);
+    const auto pulls = pullsShown(analysis, view);
     const PullResult* chosen = findResult(analysis, view.pull);
     out.xTitle = u"rpm"_s;
     out.xRange = axisOf(pulls);
@@ -187,8 +294,8 @@ BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, c
         series.x = pull->curve->rpm;
         for (size_t i = 0; i < series.x.size(); ++i)
             series.y.push_back(100.0 * (pull->curve->power_w[i] / meanAt(analysis, *build, series.x[i]) - 1.0));
-        series.pen = pullPen(day, *pull, pull == chosen, theme);
-        if (pull == chosen)
+        series.pen = pullPen(day, *pull, view, theme);
+        if (pull == chosen || pull->id == view.beside)
             series.label = qs(pull->id);
         out.series.push_back(std::move(series));
     }
@@ -200,17 +307,15 @@ BoardContent torqueInTime(const TestDay& day, const DayAnalysis& analysis, const
     const PullResult* result = findResult(analysis, view.pull);
     const Pull* pull = findPull(day, view.pull);
     out.xTitle = u"s"_s;
-    out.title = QObject::tr("Torque as recorded, %1").arg(QString::fromUtf8(torqueUnitText(view.units.torque)));
-    if (!result || !pull || !pull->raw)
-        return out;
-    try {
-        out.series.push_back(rawInTime(*pull, rawTorque_nm(*pull->raw), torqueIn(view.units.torque, 1.0),
-                                       QPen(theme.build(buildNumber(day, pull->build)), 1.2)));
-    } catch (const DataError&) {
-        return out; // no torque in this file; the slip says so
-    }
-    if (result->curve)
-        out.shades = timeShades(*result, theme);
+    if (!result || !pull || !result->curve)
+        return out; // the slip says why
+    const char* unit = torqueUnitText(view.units.torque);
+    out.title = result->curve->source->basis.empty()
+                    ? QObject::tr("Torque as recorded, %1").arg(QString::fromUtf8(unit))
+                    : QObject::tr("Torque referred to the engine, row by row, %1").arg(QString::fromUtf8(unit));
+    out.series.push_back(rawInTime(*pull, result->curve->source->torque_nm, torqueIn(view.units.torque, 1.0),
+                                   QPen(theme.build(buildNumber(day, pull->build)), 1.2)));
+    out.shades = timeShades(*result, theme);
     return out;
 }
 
@@ -220,50 +325,28 @@ BoardContent speedInTime(const TestDay& day, const DayAnalysis& analysis, const 
     const Pull* pull = findPull(day, view.pull);
     out.xTitle = u"s"_s;
     out.title = QObject::tr("Engine speed, rpm");
-    const Column* speed = pull && pull->raw ? pull->raw->find("engine_speed") : nullptr;
-    if (!result || !speed)
+    if (!result || !pull || !result->curve)
         return out;
-    out.series.push_back(rawInTime(*pull, speed->values, 1.0, QPen(theme.ink, 1.2)));
-    if (result->curve) {
-        out.shades = timeShades(*result, theme);
-        for (BoardShade& shade : out.shades)
-            shade.word.clear();
-    }
+    out.series.push_back(rawInTime(*pull, result->curve->source->speed_rpm, 1.0, QPen(theme.ink, 1.2)));
+    out.shades = timeShades(*result, theme);
+    for (BoardShade& shade : out.shades)
+        shade.word.clear();
     return out;
 }
 
-QString slipText(const TestDay& day, const DayAnalysis& analysis, const std::string& id) {
+QString pullHead(const TestDay& day, const DayAnalysis& analysis, const std::string& id) {
     const PullResult* result = findResult(analysis, id);
     const Pull* pull = findPull(day, id);
     if (!result || !pull)
         return QObject::tr("Select a pull.");
-    QStringList lines;
-    QString first = QObject::tr("%1 \u00B7 build %2").arg(qs(id), qs(pull->build));
+    QString out = QObject::tr("%1 \u00B7 build %2").arg(qs(id), qs(pull->build));
     if (pull->started.size() >= 16)
-        first += u" \u00B7 "_s + qs(pull->started.substr(11, 5));
+        out += u" \u00B7 "_s + qs(pull->started.substr(11, 5));
     if (result->curve && result->curve->weatherKnown)
-        first += QObject::tr(" \u00B7 air factor %1").arg(result->curve->air.factor, 0, 'f', 4);
-    if (std::isfinite(result->differenceFromSet_pct))
-        first += QObject::tr(" \u00B7 %1 against its set").arg(percentText(result->differenceFromSet_pct));
-    lines << first;
-    if (!result->used)
-        lines << QObject::tr("Left out: %1").arg(qs(result->whyLeftOut));
-    for (const PullFlag& flag : result->flags)
-        lines << QObject::tr("Does not look like the others: %1").arg(flagText(flag));
-    if (result->curve) {
-        for (const Trim& trim : result->curve->sweep.trims)
-            if (trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand ||
-                trim.reason == TrimReason::Limiter)
-                lines << QObject::tr("Trimmed: %1, %2 to %3 s")
-                             .arg(QString::fromUtf8(trimReasonText(trim.reason)))
-                             .arg(trim.from_s, 0, 'f', 2)
-                             .arg(trim.to_s, 0, 'f', 2);
-        if (!result->curve->air.validityNote.empty())
-            lines << qs(result->curve->air.validityNote);
-    }
-    if (!pull->note.empty())
-        lines << qs(pull->note);
-    return lines.join(u'\n');
+        out += QObject::tr(" \u00B7 air factor %1").arg(result->curve->air.factor, 0, 'f', 4);
+    if (result->curve)
+        out += QObject::tr(" \u00B7 roughness %1\u00A0%").arg(result->curve->roughness_pct, 0, 'f', 2);
+    return out;
 }
 
 } // namespace hillrun

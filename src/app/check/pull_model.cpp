@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/check/pull_model.h"
 
+#include "app/check/findings.h"
 #include "app/look/words.h"
 
 #include <cmath>
@@ -10,6 +11,14 @@
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
+namespace {
+
+bool hasWarning(const PullResult& result) {
+    return result.curve && std::any_of(result.curve->events.begin(), result.curve->events.end(),
+                                       [](const Event& event) { return !isRemark(event); });
+}
+
+} // namespace
 
 PullModel::PullModel(DayDocument& document, Selection& selection, QObject* parent)
     : QAbstractTableModel(parent), m_document(document), m_selection(selection) {
@@ -61,29 +70,12 @@ QString PullModel::cell(const Pull& pull, const PullResult* result, int column) 
         return u"%1  %2"_s.arg(qs(pull.build), qs(pull.id));
     case Time:
         return pull.started.size() >= 16 ? qs(pull.started.substr(11, 5)) : u"\u2013"_s;
-    case Factor:
-        return result && result->curve && result->curve->weatherKnown
-                   ? QString::number(result->curve->air.factor, 'f', 4)
-                   : u"\u2013"_s;
     case Mean:
         return result ? powerFigure(result->bandMean_w, m_selection.units()) : QString();
     case FromSet:
         return result ? percentText(result->differenceFromSet_pct) : QString();
-    case Remarks: {
-        QStringList remarks;
-        if (result && !result->used)
-            remarks << qs(result->whyLeftOut);
-        if (result)
-            for (const PullFlag& flag : result->flags)
-                remarks << flagText(flag);
-        if (result && result->curve)
-            for (const Trim& trim : result->curve->sweep.trims)
-                if (trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand ||
-                    trim.reason == TrimReason::Limiter)
-                    remarks << QString::fromUtf8(trimReasonText(trim.reason));
-        remarks.removeDuplicates();
-        return remarks.join(u"; "_s);
-    }
+    case Remarks:
+        return remarksOf(result);
     default:
         return {};
     }
@@ -115,7 +107,7 @@ QVariant PullModel::data(const QModelIndex& index, int role) const {
     case NewSetRole:
         return row > 0 && m_sets[m_order[row]] != m_sets[m_order[row - 1]];
     case FlaggedRole:
-        return result && !result->flags.empty();
+        return result && result->used && (!result->flags.empty() || hasWarning(*result));
     default:
         return {};
     }
@@ -129,7 +121,7 @@ QVariant PullModel::headerData(int section, Qt::Orientation orientation, int rol
                                    (section == Name || section == Remarks ? Qt::AlignLeft : Qt::AlignRight));
     if (role != Qt::DisplayRole)
         return {};
-    const QString names[] = {tr("pull"), tr("time"), tr("air factor"), tr("mean"), tr("from set"), tr("remarks")};
+    const QString names[] = {tr("pull"), tr("time"), tr("mean"), tr("from set"), tr("remarks")};
     return section >= 0 && section < ColumnCount ? names[section] : QString();
 }
 

@@ -15,7 +15,7 @@ namespace hillrun {
 class PullModel : public QAbstractTableModel {
     Q_OBJECT
 public:
-    enum Column { Name, Time, Factor, Mean, FromSet, Remarks, ColumnCount };
+    enum Column { Name, Time, Mean, FromSet, Remarks, ColumnCount };
     enum Role { BuildRole = Qt::UserRole, UsedRole, NewSetRole, FlaggedRole };
     PullModel(DayDocument& document, Selection& selection, QObject* parent = nullptr);
 

@@ -15,10 +15,10 @@ bool actionEnabled(std::string_view action, const WindowState& s) {
         return s.canRedo;
     if (action == "check.use")
         return (s.page == Page::Check && s.pullSelected) || (s.page == Page::Pull && s.slipShown);
-    if (action == "check.time")
-        return s.page == Page::Check && s.pullSelected;
     if (action == "check.reset_trim")
         return s.page == Page::Check && s.pullSelected && s.pullTrimmed;
+    if (action.starts_with("check."))
+        return s.page == Page::Check && s.pullSelected;
     if (action == "compare.swap")
         return s.page == Page::Compare && s.pairShown;
     if (action == "view.quantity")

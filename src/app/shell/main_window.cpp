@@ -127,10 +127,7 @@ void MainWindow::declareViewActions() {
     add("check.use", tr("Set aside"), QKeySequence(u"S"_s), tr("Leave this pull out with a reason, or take it back"),
         [this] { m_page == Page::Pull ? m_pull->askSetAside() : m_check->toggleUse(); });
     declarePullActions();
-    add("check.time", tr("Time view"), QKeySequence(u"T"_s), tr("Show the pull over time, or over speed"),
-        [this] { m_check->toggleTimeView(); });
-    add("check.reset_trim", tr("Undo trim"), {}, tr("Let the program find the range again"),
-        [this] { m_check->resetTrim(); });
+    declareCheckActions();
     add("compare.swap", tr("Swap"), QKeySequence(u"X"_s), tr("Swap the two builds"),
         [this] { m_selection.swapPair(); });
     add("view.quantity", tr("Power or torque"), QKeySequence(u"Q"_s), tr("Switch the curves between power and torque"),
@@ -141,6 +138,29 @@ void MainWindow::declareViewActions() {
         [this] { setDark(!m_look.theme().dark); });
     add("view.search", tr("Search commands"), QKeySequence(u"Ctrl+K"_s), {},
         [this] { (new CommandSearch(*m_actions, this))->open(); });
+}
+
+void MainWindow::declareCheckActions() {
+    auto add = [this](const char* id, const QString& text, const QKeySequence& keys, const QString& tip,
+                      const std::function<void()>& run) {
+        m_actions->add({id, text, keys, tip}, this, run);
+    };
+    add("check.channels", tr("Channels"), QKeySequence(u"C"_s), tr("The control channels below the curves"),
+        [this] { m_check->showLower(CheckPage::Lower::Channels); });
+    add("check.time", tr("Time"), QKeySequence(u"T"_s), tr("The pull over time below the curves, or its channels"),
+        [this] { m_check->toggleTimeView(); });
+    add("check.numbers", tr("Numbers"), QKeySequence(u"N"_s), tr("Numbers of all pulls shown, at the cursor"),
+        [this] { m_check->showLower(CheckPage::Lower::Numbers); });
+    add("check.raw", tr("Raw"), QKeySequence(u"R"_s), tr("The rows as recorded, or the smoothed curve"),
+        [this] { m_check->toggleRaw(); });
+    add("check.beside", tr("Hold beside"), QKeySequence(u"H"_s),
+        tr("Keep this pull beside the next one you select, or let go of it"), [this] { m_check->toggleBeside(); });
+    add("check.copy_picture", tr("Copy picture"), QKeySequence(u"Ctrl+Shift+C"_s),
+        tr("The boards as a picture, to paste elsewhere"), [this] { m_check->copyPicture(); });
+    add("check.copy_table", tr("Copy table"), QKeySequence(u"Ctrl+C"_s),
+        tr("The numbers at the cursor as a table, to paste elsewhere"), [this] { m_check->copyTable(); });
+    add("check.reset_trim", tr("Undo trim"), {}, tr("Let the program find the range again"),
+        [this] { m_check->resetTrim(); });
 }
 
 void MainWindow::declarePullActions() {

@@ -49,6 +49,7 @@ private:
     void declareActions();
     void declareDayActions();
     void declareViewActions();
+    void declareCheckActions();
     void declarePullActions();
     QMenu* makeDayMenu();
     void layOut();

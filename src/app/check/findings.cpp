@@ -1,0 +1,128 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/check/findings.h"
+
+#include "app/look/words.h"
+
+#include <QObject>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+bool isWorthSaying(const Trim& trim) {
+    return trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand ||
+           trim.reason == TrimReason::Limiter;
+}
+
+QString sentence(const std::string& text) {
+    QString out = qs(text);
+    if (!out.isEmpty())
+        out[0] = out[0].toUpper();
+    return out;
+}
+
+/// Lines of the slip that are no events: level, temperatures, mixture, weather.
+void addSlip(std::vector<Finding>& out, const PullSlip& slip, SlipWeight weight) {
+    size_t event = 0;
+    for (const SlipLine& line : slip.lines) {
+        if (line.weight != weight)
+            continue;
+        Finding finding{line.weight, qs(line.text), {}, {}};
+        for (event = 0; event < slip.events.size(); ++event)
+            if (line.kind == slip.events[event].kind && line.text.find(slip.events[event].why) != std::string::npos)
+                break;
+        if (event < slip.events.size())
+            finding.at_rpm = 0.5 * (slip.events[event].range_rpm.low + slip.events[event].range_rpm.high);
+        out.push_back(std::move(finding));
+    }
+}
+
+void addRemedies(std::vector<Finding>& out, const PullSlip& slip, const Curve& curve) {
+    for (Finding& finding : out)
+        for (const Event& event : slip.events)
+            if (finding.at_rpm && finding.text.contains(qs(event.why)))
+                finding.remedy = remedyFor(event, curve);
+}
+
+void addFacts(std::vector<Finding>& out, const TestDay& day, const Pull& pull, const Curve& curve) {
+    for (const Trim& trim : curve.sweep.trims)
+        if (isWorthSaying(trim))
+            out.push_back({SlipWeight::Note,
+                           QObject::tr("Trimmed: %1, %2 to %3 s.")
+                               .arg(QString::fromUtf8(trimReasonText(trim.reason)))
+                               .arg(trim.from_s, 0, 'f', 2)
+                               .arg(trim.to_s, 0, 'f', 2),
+                           {},
+                           {}});
+    if (!curve.steps.empty())
+        out.push_back({SlipWeight::Fine, QObject::tr("%1 held speeds.").arg(curve.steps.size()), {}, {}});
+    if (!curve.air.validityNote.empty())
+        out.push_back({SlipWeight::Note, sentence(curve.air.validityNote) + u"."_s, {}, {}});
+    for (const std::string& basis : curve.source->basis)
+        out.push_back({SlipWeight::Fine, qs(basis), {}, {}});
+    if (curve.source->ratio && curve.source->drivenScaleKnown)
+        out.push_back({SlipWeight::Fine,
+                       QObject::tr("Engine over %1 speed %2.")
+                           .arg(curve.source->drivenIsRoller ? QObject::tr("roller") : QObject::tr("wheel"))
+                           .arg(*curve.source->ratio, 0, 'f', 3),
+                       {},
+                       {}});
+    if (curve.place.estimate)
+        out.push_back({SlipWeight::Note,
+                       QObject::tr("Power %1: measured at the %2, losses added.")
+                           .arg(qs(placeText(curve.place)),
+                                QString::fromUtf8(measuredAtName(pull.measuredAt.value_or(day.cell.measuredAt)))),
+                       {},
+                       {}});
+}
+
+} // namespace
+
+std::vector<Finding> findingsOf(const TestDay& day, const DayAnalysis& analysis, const std::string& id) {
+    std::vector<Finding> out;
+    const Pull* pull = findPull(day, id);
+    const auto result = std::find_if(analysis.pulls.begin(), analysis.pulls.end(),
+                                     [&](const PullResult& one) { return one.id == id; });
+    if (!pull || result == analysis.pulls.end())
+        return out;
+    if (!result->used)
+        out.push_back({SlipWeight::Note, QObject::tr("Left out: %1").arg(qs(result->whyLeftOut)), {}, {}});
+    const PullSlip slip = pullSlip(day, analysis, id, result->curve ? &result->curve->events : nullptr);
+    addSlip(out, slip, SlipWeight::Warning);
+    for (const PullFlag& flag : result->flags)
+        out.push_back(
+            {SlipWeight::Warning, QObject::tr("Does not look like the others: %1").arg(flagText(flag)), flag.rpm, {}});
+    addSlip(out, slip, SlipWeight::Note);
+    if (result->curve)
+        addRemedies(out, slip, *result->curve);
+    if (!pull->note.empty())
+        out.push_back({SlipWeight::Note, qs(pull->note), {}, {}});
+    addSlip(out, slip, SlipWeight::Fine);
+    if (result->curve)
+        addFacts(out, day, *pull, *result->curve);
+    return out;
+}
+
+QString remarksOf(const PullResult* result) {
+    QStringList out;
+    if (!result)
+        return {};
+    if (!result->used)
+        out << qs(result->whyLeftOut);
+    for (const PullFlag& flag : result->flags)
+        out << flagText(flag);
+    if (result->curve) {
+        for (const Event& event : result->curve->events)
+            if (!isRemark(event))
+                out << qs(eventTitle(event.kind));
+        for (const Trim& trim : result->curve->sweep.trims)
+            if (isWorthSaying(trim))
+                out << QString::fromUtf8(trimReasonText(trim.reason));
+    }
+    out.removeDuplicates();
+    return out.join(u"; "_s);
+}
+
+} // namespace hillrun

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "big_day.h"
 #include "core/compare/analyse.h"
+#include "core/slip/day_events.h"
 #include "formats/answers_json.h"
 #include "formats/pull_file.h"
 
@@ -39,6 +40,25 @@ void reduceWholeDay(benchmark::State& state) {
         benchmark::DoNotOptimize(reduceDay(day, {}));
 }
 BENCHMARK(reduceWholeDay)->Unit(benchmark::kMillisecond);
+
+void reduceThousandPulls(benchmark::State& state) { // 24 channels, 100 samples/s, air, sweep, trims, smoothing
+    const TestDay day = readDay(bench::bigDayFolder());
+    const Dyno dyno = dynoOf(day);
+    for (auto _ : state)
+        for (size_t i = 0; i < 1000; ++i)
+            benchmark::DoNotOptimize(reduce(day.pulls[i % day.pulls.size()], dyno, {}));
+}
+BENCHMARK(reduceThousandPulls)->Unit(benchmark::kMillisecond);
+
+void eventsOfWholeDay(benchmark::State& state) { // everything found on 30 pulls, each held against its set
+    const TestDay day = readDay(bench::bigDayFolder());
+    ReducedDay reduced = reduceDay(day, {});
+    for (auto _ : state) {
+        addEvents(day, reduced.pulls);
+        benchmark::DoNotOptimize(reduced);
+    }
+}
+BENCHMARK(eventsOfWholeDay)->Unit(benchmark::kMillisecond);
 
 void changedStandard(benchmark::State& state) { // what the window works out when a choice changes
     const TestDay day = readDay(bench::bigDayFolder());

@@ -11,6 +11,12 @@ if(HILLRUN_SANITIZE)
   target_link_options(hillrun_flags INTERFACE -fsanitize=address,undefined)
 endif()
 
+if(HILLRUN_FUZZ)
+  # Another compiler's warnings are not errors here; the main build has its own.
+  target_compile_options(hillrun_flags INTERFACE
+    -fsanitize=fuzzer-no-link,address,undefined -fno-sanitize-recover=undefined -g1 -O1 -Wno-error)
+endif()
+
 # hillrun_library(NAME SOURCES ... [LINKS ...] [PCH headers ...])
 function(hillrun_library name)
   cmake_parse_arguments(A "" "" "SOURCES;LINKS;PRIVATE_LINKS;PCH" ${ARGN})

@@ -16,6 +16,8 @@ inline std::filesystem::path dataFolder() {
     return folder ? folder : "data";
 }
 inline std::filesystem::path demoDay() { return dataFolder() / "demo" / "day-1-flat-twin"; }
+inline std::filesystem::path tractorDay() { return dataFolder() / "demo" / "day-3-hill-tractor"; }
+inline std::filesystem::path rollerDay() { return dataFolder() / "demo" / "day-4-buggy-rollers"; }
 inline std::filesystem::path boostDay() { return dataFolder() / "demo" / "day-2-boost-buggy"; }
 
 /// A folder of its own for one test, gone afterwards.

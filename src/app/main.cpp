@@ -47,9 +47,10 @@ int main(int argc, char** argv) {
     parser.addVersionOption();
     parser.addPositionalArgument(u"day"_s, u"Day folder or package to open."_s, u"[day]"_s);
     parser.addOptions(
-        {{u"page"_s, u"Page to show: prepare, pull, check, compare or report."_s, u"page"_s},
+        {{u"page"_s, u"Page to show: prepare, pull, check, compare, report or bench."_s, u"page"_s},
          {u"pull"_s, u"Pull to select."_s, u"id"_s},
-         {u"time"_s, u"Check: show the pull over time."_s},
+         {u"beside"_s, u"Check: hold this pull beside it."_s, u"id"_s},
+         {u"do"_s, u"Run this command once the day is there, such as check.time; may be repeated."_s, u"command"_s},
          {u"import"_s, u"Open the import dialog with this file; may be repeated."_s, u"file"_s},
          {u"connect"_s, u"Listen to this address in place of the kept connections; may be repeated."_s, u"address"_s},
          {u"arm"_s, u"Record the first pull that comes."_s},
@@ -69,12 +70,8 @@ int main(int argc, char** argv) {
     const QStringList size = parser.value(u"size"_s).split(u'x');
     if (size.size() == 2)
         window.resize(size[0].toInt(), size[1].toInt());
-    for (const auto& [name, page] :
-         {std::pair{u"prepare"_s, hillrun::Page::Prepare}, std::pair{u"pull"_s, hillrun::Page::Pull},
-          std::pair{u"check"_s, hillrun::Page::Check}, std::pair{u"compare"_s, hillrun::Page::Compare},
-          std::pair{u"report"_s, hillrun::Page::Report}})
-        if (parser.value(u"page"_s) == name)
-            window.showPage(page);
+    if (QAction* page = window.findChild<QAction*>(u"page."_s + parser.value(u"page"_s)))
+        page->trigger();
     if (!parser.positionalArguments().isEmpty())
         window.openDay(parser.positionalArguments().first().toStdString());
     window.show();
@@ -95,8 +92,10 @@ int main(int argc, char** argv) {
     auto ready = [&window, &parser, job] {
         if (parser.isSet(u"pull"_s))
             window.selection().setPull(parser.value(u"pull"_s).toStdString());
-        if (parser.isSet(u"time"_s))
-            window.findChild<QAction*>(u"check.time"_s)->trigger();
+        window.selection().setBeside(parser.value(u"beside"_s).toStdString());
+        for (const QString& command : parser.values(u"do"_s))
+            if (QAction* action = window.findChild<QAction*>(command))
+                action->trigger();
         window.importFiles(parser.values(u"import"_s));
         if (parser.isSet(u"arm"_s))
             window.pullPage().flow().arm();

@@ -16,8 +16,8 @@ struct Options {
     std::string batch;
     std::string ignition = "spark";
     std::string aspiration = "natural";
-    std::optional<double> temperature, pressure, humidity, dewPoint, wetBulb, vapour, efficiency, fuel, boost, friction, power, setting,
-        altitude;
+    std::optional<double> temperature, pressure, humidity, dewPoint, wetBulb, vapour, efficiency, fuel, boost, friction,
+        power, setting, altitude;
     std::string school = "standard";
     std::string cooling = "none";
     bool boostHeld = false;
@@ -119,7 +119,8 @@ void addWeather(CLI::App& app) {
     command->add_option("--charge-cooling", o->cooling, "compression ignition, turbocharged")
         ->check(CLI::IsMember({"none", "air", "liquid"}));
     command->add_flag("--boost-held-absolute", o->boostHeld, "the controller holds the absolute manifold pressure");
-    command->add_option("--friction-power-kw", o->friction, "measured friction power, with --power-kw: full form of J1349");
+    command->add_option("--friction-power-kw", o->friction,
+                        "measured friction power, with --power-kw: full form of J1349");
     command->add_option("--power-kw", o->power, "observed power at the same speed");
     command->add_option("--altimeter-setting-kpa", o->setting, "in place of the station pressure, with --altitude-m");
     command->add_option("--altitude-m", o->altitude, "of the station; questions a sea-level pressure");

@@ -151,14 +151,14 @@ Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& fact
         reference = {{"temperature_c", info.referenceTemperature_c},
                      {info.referenceIsDry ? "dry_pressure_kpa" : "pressure_kpa", info.referencePressure_pa / 1000.0}};
     Json out{{"standard", info.name},
-            {"factor", factor.factor},
-            {"within_validity", factor.withinValidity},
-            {"validity_note", factor.validityNote},
-            {"dry_pressure_kpa", air.dryPressure_pa / 1000.0},
-            {"vapour_pressure_kpa", air.vapourPressure_pa / 1000.0},
-            {"air_density_kg_m3", air.density_kg_m3},
-            {"density_altitude_m", air.densityAltitude_m},
-            {"reference", reference}};
+             {"factor", factor.factor},
+             {"within_validity", factor.withinValidity},
+             {"validity_note", factor.validityNote},
+             {"dry_pressure_kpa", air.dryPressure_pa / 1000.0},
+             {"vapour_pressure_kpa", air.vapourPressure_pa / 1000.0},
+             {"air_density_kg_m3", air.density_kg_m3},
+             {"density_altitude_m", air.densityAltitude_m},
+             {"reference", reference}};
     if (!factor.school.empty())
         out["boost_correction"] = factor.school;
     return out;

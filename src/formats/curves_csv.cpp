@@ -23,9 +23,8 @@ void addEdges(std::vector<Series>& out, const std::string& pair, const char* ban
 }
 
 std::string header(const TestDay& day, const DayAnalysis& analysis) {
-    std::string out = fmt::format("# {}, {}\n# air: {}; smoothing {:g} rpm; measured at the {}\n", day.name, day.date,
-                                  standardInfo(analysis.settings.reduce.standard).title,
-                                  analysis.settings.reduce.smoothing_rpm, measuredAtName(day.cell.measuredAt));
+    std::string out = fmt::format("# {}, {}\n# {}; smoothing {:g} rpm\n", day.name, day.date, basisText(analysis),
+                                  analysis.settings.reduce.smoothing_rpm);
     for (const PullResult& pull : analysis.pulls)
         if (!pull.used)
             out += fmt::format("# left out: {} ({}): {}\n", pull.id, pull.build, pull.whyLeftOut);

@@ -117,7 +117,8 @@ Pull readPull(ObjectReader in) {
         out.measuredAt = measuredAtNamed(at, in.place("measured_at"));
     out.torqueFactor = in.number("torque_factor");
     if (out.torqueFactor && !(*out.torqueFactor > 0.0))
-        throw DataError(Problem::BadValue, {std::to_string(*out.torqueFactor), "above zero"}, in.place("torque_factor"));
+        throw DataError(Problem::BadValue, {std::to_string(*out.torqueFactor), "above zero"},
+                        in.place("torque_factor"));
     const auto window = in.numbers("window_rpm");
     if (!window.empty()) {
         if (window.size() != 2 || !(window[0] >= 0.0 && window[1] > window[0]))

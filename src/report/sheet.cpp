@@ -33,8 +33,7 @@ public:
         text(kLeft + 14, 65, joined({m_day.date, m_day.article.name, m_day.cell.name, m_day.operatorName}), 8.5,
              kQuietInk);
         text(kRight, 52, "Hill Run", 9, kQuietInk, true, Align::Right);
-        text(kRight, 65, fmt::format("measured at the {}{}{}", measuredAtName(m_day.cell.measuredAt), kDot, airText()),
-             8.5, kQuietInk, false, Align::Right);
+        text(kRight, 65, basisText(m_analysis) + airText(), 8.5, kQuietInk, false, Align::Right);
         rule(74);
         m_y = 96;
     }
@@ -61,7 +60,10 @@ public:
                                     what),
                   8.5, kQuietInk);
         for (const LikeForLike& row : c.likeForLike)
-            if (row.verdict == LikeVerdict::Differs)
+            if (row.verdict == LikeVerdict::Differs && row.channel == "measured_at")
+                paragraph("Power was measured at different places: the difference holds the losses between.", 8.5,
+                          kWarning);
+            else if (row.verdict == LikeVerdict::Differs)
                 paragraph(fmt::format("Not like for like: {} differs by {:+.3g} {} (tolerance {:g}).", row.channel,
                                       row.difference, row.unit == "1" ? "" : row.unit, row.tolerance),
                           8.5, kWarning);
@@ -90,7 +92,9 @@ public:
         const double height = 226;
         Plot plot(page, {kPlotLeft, m_y + 8}, kPlotRight - kPlotLeft, height, x,
                   std::max(0.0, low - 0.08 * (high - low)), high + 0.06 * (high - low));
-        plot.axes(fmt::format("Power, {} (mean of the pulls)", powerUnitText(m_units.power)), false);
+        plot.axes(
+            fmt::format("Power {}, {} (mean of the pulls)", placeText(m_analysis.place), powerUnitText(m_units.power)),
+            false);
         for (const auto& [number, values] : lines) {
             plot.curve(m_analysis.rpm, values, buildColour(number), 1.5, buildDash(number));
             plot.endLabel(m_analysis.rpm, values, m_day.builds[number].id, buildColour(number));
@@ -114,8 +118,8 @@ public:
         reach = reach > 0.0 ? 1.1 * reach : 1.0;
         const double height = 158;
         Plot plot(page, {kPlotLeft, m_y + 14}, kPlotRight - kPlotLeft, height, x, -reach, reach);
-        plot.axes(fmt::format("Difference {} \xE2\x88\x92 {}, {}, with its 95 % band for the whole curve", c.to, c.from,
-                              powerUnitText(m_units.power)),
+        plot.axes(fmt::format("Difference {} \xE2\x88\x92 {}, {} {}, with its 95 % band for the whole curve", c.to,
+                              c.from, powerUnitText(m_units.power), placeText(c.place)),
                   true);
         if (c.hasInterval)
             plot.band(c.rpm, low, highs, 0x9FB0B4, 0.45);
@@ -126,7 +130,7 @@ public:
 
     void bands(const Comparison& c) {
         const double columns[] = {kLeft, 200, 330, 420};
-        heading("Average difference", columns, {"from-to rpm", "power", "percent", "torque"});
+        heading("Average difference", columns, {"from-to rpm", "power " + placeText(c.place), "percent", "torque"});
         for (size_t i = 0; i < c.bands.size(); ++i) {
             const BandResult& band = c.bands[i];
             const double half = 0.5 * (band.high_w - band.low_w);
@@ -172,7 +176,7 @@ public:
     void method() {
         const AnalysisSettings& s = m_analysis.settings;
         std::string words =
-            fmt::format("Air: {}. Smoothing {:g} rpm. ", standardInfo(s.reduce.standard).title, s.reduce.smoothing_rpm);
+            fmt::format("Air and place: {}. Smoothing {:g} rpm. ", basisText(m_analysis), s.reduce.smoothing_rpm);
         if (m_analysis.model && m_analysis.model->degreesOfFreedom > 0)
             words += fmt::format("Repeatability of one pull {:.2f} % from {} degrees of freedom. ",
                                  100.0 * m_analysis.model->levelSd, m_analysis.model->degreesOfFreedom);
@@ -222,8 +226,7 @@ private:
             low = std::min(low, pull.curve->air.factor);
             high = std::max(high, pull.curve->air.factor);
         }
-        const std::string title = standardInfo(m_analysis.settings.reduce.standard).title;
-        return high > 0.0 ? fmt::format("{}, factor {:.4f}\xE2\x80\x93{:.4f}", title, low, high) : title;
+        return high > 0.0 ? fmt::format("{}factor {:.4f}\xE2\x80\x93{:.4f}", kDot, low, high) : std::string();
     }
 
     [[nodiscard]] std::vector<double> inUnits(const std::vector<double>& values_w) const {
@@ -258,8 +261,9 @@ private:
         text(kLeft + 46, m_y, words, 9, kInk);
         if (result && std::isfinite(result->peakPower_w.value))
             text(kRight, m_y,
-                 fmt::format("peak {:.1f} {} at {} rpm", powerIn(m_units.power, result->peakPower_w.value),
-                             powerUnitText(m_units.power), rpmText(std::round(result->peakPower_w.rpm / 10.0) * 10.0)),
+                 fmt::format("peak {:.1f} {} {}, {} rpm", powerIn(m_units.power, result->peakPower_w.value),
+                             powerUnitText(m_units.power), placeText(m_analysis.place),
+                             rpmText(std::round(result->peakPower_w.rpm / 10.0) * 10.0)),
                  9, kQuietInk, false, Align::Right);
         m_y += 14;
     }

@@ -122,10 +122,10 @@ void readOrder(CellSpec& out, ObjectReader& in) {
 
 const std::vector<const char*>& faultKinds() {
     static const std::vector<const char*> kinds{
-        "start_spike",    "breakup",    "collapse",     "limiter",     "absorber_full", "dropout",        "noise",
-        "frozen",         "slip",       "boost_leak",   "lost_connection", "throttle_short", "lift",      "mixture",
-        "knock",          "timing_pulled", "bypass",    "wrong_unit",  "wrong_gear",    "clutch_slip",    "converter_slip",
-        "resonance"};
+        "start_spike", "breakup",     "collapse",       "limiter",       "absorber_full",   "dropout",
+        "noise",       "frozen",      "slip",           "boost_leak",    "lost_connection", "throttle_short",
+        "lift",        "mixture",     "knock",          "timing_pulled", "bypass",          "wrong_unit",
+        "wrong_gear",  "clutch_slip", "converter_slip", "resonance"};
     return kinds;
 }
 

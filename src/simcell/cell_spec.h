@@ -18,11 +18,11 @@ struct Protocol {
     std::optional<int> gear;
     std::optional<double> roadSpeed_kmh_per_krpm;
     std::optional<double> ratio{}; ///< engine over roller speed; the rollers' speed is then recorded
-    double step_rpm = 500.0;     ///< held steps
-    double hold_s = 4.0;         ///< of each held step
-    double coastDown_s = 0.0;    ///< recorded after the pull, clutch open
-    double retarder_nm = 0.0;    ///< at the rollers, beside their inertia
-    bool engineSpeed = true;     ///< false: the cell has no engine speed channel
+    double step_rpm = 500.0;       ///< held steps
+    double hold_s = 4.0;           ///< of each held step
+    double coastDown_s = 0.0;      ///< recorded after the pull, clutch open
+    double retarder_nm = 0.0;      ///< at the rollers, beside their inertia
+    bool engineSpeed = true;       ///< false: the cell has no engine speed channel
 };
 
 /// What tyres, bearings and driveline take at the rollers.

@@ -53,6 +53,8 @@ bool belongs(const char* channel, const CellSpec& spec) {
     const std::string_view name = channel;
     if (name == "exhaust_back_pressure" || name == "wastegate_duty" || name == "bypass_valve" || name == "air_flow")
         return spec.engine.turbo;
+    if (name == "ignition_advance" || name == "knock_retard" || name == "spark_current")
+        return spec.day.article.engine.ignition == Ignition::Spark;
     if (name == "torque")
         return spec.day.cell.kind != CellKind::ChassisInertia;
     if (name == "engine_speed")
@@ -98,7 +100,8 @@ double reading(const CellSpec& spec, const BuildEffect& effect, const HumidAir& 
     const double map = 35.0 + (wide - 35.0) * std::min(1.0, load * 1.02);
     const double air_kg_h = spec.engine.displacement_cc * 1e-6 * s.speed_rpm * 30.0 * 0.92 * map * 1000.0 /
                             (287.05 * (s.warmth.intake_c + 273.15));
-    const double lambda = (load > 0.9 ? spec.engine.lambda : 0.99) + effect.lambdaShift + (s.misfire ? 0.05 : 0.0) + s.lambdaOff;
+    const double lambda =
+        (load > 0.9 ? spec.engine.lambda : 0.99) + effect.lambdaShift + (s.misfire ? 0.05 : 0.0) + s.lambdaOff;
     if (channel == "engine_speed")
         return s.speed_rpm;
     if (channel == "torque")
@@ -204,7 +207,8 @@ void PullSimulation::moveTo(double time_s, double dt) {
     m_lifted = m_time_s > kHold_s + kOpening_s + sweep_s();
     const double before_rpm = m_state.speed_rpm;
     moveSpeed(intoSweep_s, dt);
-    m_state.acceleration_rad_s2 = dt > 0.0 && before_rpm > 0.0 ? (m_state.speed_rpm - before_rpm) / kRpmPerRadS / dt : 0.0;
+    m_state.acceleration_rad_s2 =
+        dt > 0.0 && before_rpm > 0.0 ? (m_state.speed_rpm - before_rpm) / kRpmPerRadS / dt : 0.0;
     const double wanted_pct = m_lifted ? 0.0 : (m_time_s < kHold_s ? 26.0 : 100.0);
     const double move = 100.0 * dt / (m_lifted ? 0.08 : 0.2);
     m_state.throttle_pct += std::clamp(wanted_pct - m_state.throttle_pct, -move, move);
@@ -230,7 +234,8 @@ double PullSimulation::atThePlace_nm(double engine_nm) const {
     if (m_spec.protocol.ratio && !m_lifted) {
         const double ratio = *m_spec.protocol.ratio;
         const double driveline = drivelineInertia_kgm2(Dyno{m_spec.day.cell, m_spec.day.article.vehicle}, true);
-        out -= (m_spec.losses.torque_nm(m_state.roller_rad_s) + driveline * m_state.acceleration_rad_s2 / ratio) / ratio;
+        out -=
+            (m_spec.losses.torque_nm(m_state.roller_rad_s) + driveline * m_state.acceleration_rad_s2 / ratio) / ratio;
     }
     return out;
 }
@@ -267,7 +272,8 @@ void PullSimulation::coastRollers(double dt) {
     const double inertia = m_spec.day.cell.rollerInertia_kgm2.value_or(0.0) +
                            drivelineInertia_kgm2(Dyno{m_spec.day.cell, m_spec.day.article.vehicle}, true);
     if (inertia > 0.0)
-        m_state.roller_rad_s -= (m_spec.losses.torque_nm(m_state.roller_rad_s) + m_spec.protocol.retarder_nm) / inertia * dt;
+        m_state.roller_rad_s -=
+            (m_spec.losses.torque_nm(m_state.roller_rad_s) + m_spec.protocol.retarder_nm) / inertia * dt;
     m_state.roller_rad_s = std::max(0.0, m_state.roller_rad_s);
 }
 

@@ -46,7 +46,7 @@ struct EngineState {
     double lambdaOff = 0.0;
     double knock_deg = 0.0;
     double ignitionPulled_deg = 0.0;
-    double bypassOpen_pct = 0.0;      ///< at full throttle
+    double bypassOpen_pct = 0.0; ///< at full throttle
     double roller_rad_s = 0.0;
     double acceleration_rad_s2 = 0.0; ///< of the engine
 };

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/prepare/article_dialog.h"
 #include "app/prepare/article_panel.h"
 #include "app/prepare/build_model.h"
 #include "app/prepare/order_strip.h"

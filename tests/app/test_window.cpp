@@ -57,7 +57,7 @@ TEST_CASE("a pull is set aside with a reason and comes back by undo") {
     QTest::keyClick(table, Qt::Key_S);
     REQUIRE(w.settled());
     CHECK(findPull(w.window->document().day(), "p02")->reason == "not warm");
-    CHECK(w.text("slipText").contains(u"Left out: not warm"_s));
+    CHECK(w.find<FindingList>("findings")->text().contains(u"Left out: not warm"_s));
     CHECK(w.find<QLabel>("dayTitle")->toolTip().contains(u"edited"_s));
     QTest::keyClick(w.window.get(), Qt::Key_Z, Qt::ControlModifier);
     REQUIRE(w.settled());
@@ -147,7 +147,7 @@ TEST_CASE("a trim is dragged, shown with its reason and undone") {
     REQUIRE(test::waitFor([&] { return findPull(w.window->document().day(), "p05")->window_rpm.has_value(); }));
     REQUIRE(w.settled());
     CHECK(findPull(w.window->document().day(), "p05")->window_rpm->low == Approx(3500.0).margin(60.0));
-    CHECK(w.text("slipText").contains(u"trimmed by hand"_s));
+    CHECK(w.find<FindingList>("findings")->text().contains(u"trimmed by hand"_s));
     CHECK(w.analysis().common_rpm.low == Approx(3500.0).margin(60.0));
     w.trigger("check.reset_trim");
     REQUIRE(w.settled());
@@ -159,7 +159,7 @@ TEST_CASE("T shows the pull over time") {
     w.window->showPage(Page::Check);
     QTest::keyClick(w.window.get(), Qt::Key_T);
     CHECK(w.find<CheckPage>("checkPage")->showsTime());
-    CHECK(w.find<Board>("overlayBoard")->content().title.contains(u"as recorded"_s));
+    CHECK(w.find<Board>("torqueTimeBoard")->content().title.contains(u"as recorded"_s));
     QTest::keyClick(w.window.get(), Qt::Key_T);
     CHECK_FALSE(w.find<CheckPage>("checkPage")->showsTime());
 }

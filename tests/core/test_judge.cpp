@@ -65,7 +65,8 @@ TEST_CASE("the sentence says where it gives and where it costs") {
     Comparison c = base();
     c.regions = {region(2500, 3800, RegionKind::Loss, -600, 200), region(3850, 4450, RegionKind::Unresolved, 0, 0),
                  region(4500, 7500, RegionKind::Gain, 1600, 480), region(7550, 8000, RegionKind::Unresolved, 0, 0)};
-    CHECK(sentence(c) == "B gives 1.6 +- 0.5 kW at the crank over 4 500-7 500 rpm and costs up to 0.7 +- 0.2 kW below 3 800 rpm.");
+    CHECK(sentence(c) ==
+          "B gives 1.6 +- 0.5 kW at the crank over 4 500-7 500 rpm and costs up to 0.7 +- 0.2 kW below 3 800 rpm.");
     c.regions.erase(c.regions.begin());
     CHECK(sentence(c) == "B gives 1.6 +- 0.5 kW at the crank over 4 500-7 500 rpm.");
     c.regions = {region(2500, 8000, RegionKind::Loss, -900, 300)};
@@ -74,7 +75,8 @@ TEST_CASE("the sentence says where it gives and where it costs") {
 
 TEST_CASE("what cannot be told is said with what it would take") {
     Comparison c = base();
-    CHECK(sentence(c) == "Cannot tell yet: B against A is +0.4 +- 0.9 kW at the crank on average over 2 500-8 000 rpm.");
+    CHECK(sentence(c) ==
+          "Cannot tell yet: B against A is +0.4 +- 0.9 kW at the crank on average over 2 500-8 000 rpm.");
     c.protectedFromDrift = false;
     c.driftThatWouldExplain_pct = 0.83;
     CHECK(sentence(c).find("no return to base") != std::string::npos);

@@ -69,6 +69,8 @@ constexpr FaultCase kCases[] = {
     {"bypass", "bypass_open", "boost-buggy.json", 3500, 5500, 8, 20, ""},
     {"resonance", "hump", "flat-twin.json", 4000, 6500, 4, 7, ""},
     {"resonance", "dip", "flat-twin.json", 4000, 6500, -4, -7, ""},
+    {"slip", "tyre_slip", "buggy-rollers.json", 3500, 5500, 5, 12, ""},
+    {"throttle_short", "throttle_short", "hill-tractor.json", 0, 0, 5, 15, ""},
     {"boost_leak", "boost_low", "boost-buggy.json", 2800, 4500, 12, 30, ""},
 };
 
@@ -91,7 +93,10 @@ TEST_CASE("every fault of the simulated cell is named on the slip") {
                 if (event.kind != one.event)
                     others.insert(event.kind);
             }
-            named += found && (slip.suspicious || one.event == std::string_view("hump") || one.event == std::string_view("dip")) ? 1 : 0;
+            named += found && (slip.suspicious || one.event == std::string_view("hump") ||
+                               one.event == std::string_view("dip"))
+                         ? 1
+                         : 0;
         }
         std::string also;
         for (const std::string& kind : others)
@@ -105,7 +110,7 @@ TEST_CASE("every fault of the simulated cell is named on the slip") {
 }
 
 TEST_CASE("clean pulls are let pass") {
-    for (const char* file : {"flat-twin.json", "boost-buggy.json"}) {
+    for (const char* file : {"flat-twin.json", "boost-buggy.json", "hill-tractor.json", "buggy-rollers.json"}) {
         int events = 0;
         int warned = 0;
         std::multiset<std::string> named;

@@ -164,11 +164,16 @@ void Board::applyLook() {
 
 void Board::setCompact() {
     m_compact = true;
-    axisRect()->setMargins(QMargins(44, 22, 10, 18));
+    axisRect()->setMargins(QMargins(46, 22, 10, 18));
     m_title->position->setCoords(8, 10);
     setMinimumHeight(84);
     xAxis->ticker()->setTickCount(3);
-    yAxis->ticker()->setTickCount(3);
+}
+
+void Board::resizeEvent(QResizeEvent* event) {
+    constexpr int room = 30; ///< pixels a tick label wants
+    yAxis->ticker()->setTickCount(std::clamp((event->size().height() - 46) / room, 2, 6));
+    QCustomPlot::resizeEvent(event);
 }
 
 void Board::setContent(BoardContent content) {
@@ -198,6 +203,10 @@ void Board::rebuild() {
     yAxis->setVisible(!empty);
     xAxis->grid()->setVisible(!empty);
     yAxis->grid()->setVisible(!empty);
+    xAxis->setTickLabels(m_content.xLabels);
+    QMargins margins = axisRect()->margins();
+    margins.setBottom(!m_content.xLabels ? 8 : (m_compact ? 18 : 24));
+    axisRect()->setMargins(margins);
     m_title->setText(empty ? QString() : m_content.title);
     m_xUnit->setText(empty ? QString() : m_content.xTitle);
     fitAxes();
@@ -242,7 +251,8 @@ void Board::addSeries() {
         line->setAntialiased(true);
         if (series.dots > 0.0) {
             line->setLineStyle(QCPGraph::lsNone);
-            line->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssCircle, series.pen, series.pen.brush(), series.dots));
+            line->setScatterStyle(
+                QCPScatterStyle(QCPScatterStyle::ssCircle, series.pen, series.pen.brush(), series.dots));
         }
         if (series.label.isEmpty())
             continue;
@@ -358,18 +368,22 @@ void Board::fitAxes() {
         const double reach = 1.12 * std::max({std::abs(low), std::abs(high), 1e-6});
         yAxis->setRange(-reach, reach);
     } else {
-        const double span = std::max(high - low, 1e-3 * std::max(1.0, std::abs(high))); // a flat line stands in the middle
+        const double span = std::max({high - low, m_content.leastSpan, 1e-3 * std::abs(high), 1e-6});
         const double middle = 0.5 * (low + high);
         const double forWords = m_content.marks.empty() ? 0.0 : 0.1 * span;
         yAxis->setRange(middle - 0.57 * span, middle + 0.57 * span + forWords);
     }
-    xAxis->setNumberPrecision(xAxis->range().size() < 30.0 ? 1 : 0);
+    xAxis->setNumberPrecision(xAxis->range().size() < 2.5 ? 2 : (xAxis->range().size() < 40.0 ? 1 : 0));
     const double range = yAxis->range().size();
     yAxis->setNumberPrecision(range < 0.1 ? 3 : (range < 1.0 ? 2 : (range < 8.0 ? 1 : 0)));
 }
 
 void Board::placeLabels() {
     placeMarks();
+    if (!m_title->text().isEmpty())
+        m_title->setText(QFontMetrics(fonts::text(11))
+                             .elidedText(m_content.title, Qt::ElideRight,
+                                         width() - static_cast<int>(m_title->position->coords().x()) - 6));
     m_xUnit->position->setCoords(axisRect()->right() + 12, axisRect()->bottom() + 14);
     const QFontMetrics metrics(fonts::text(11));
     for (int i = 0; i < itemCount(); ++i) { // a word wider than its stretch is left out

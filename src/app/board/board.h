@@ -16,7 +16,7 @@ struct BoardSeries {
     std::vector<double> x;
     std::vector<double> y; ///< NaN breaks the line
     QPen pen;
-    QString label; ///< written at the line's end; empty for none
+    QString label;     ///< written at the line's end; empty for none
     double dots = 0.0; ///< above 0: points of this diameter in place of a line
     bool operator==(const BoardSeries&) const = default;
 };
@@ -58,6 +58,8 @@ struct BoardContent {
     std::vector<BoardMark> marks; ///< rising x
     std::optional<RpmRange> xRange;
     std::optional<RpmRange> yRange; ///< nothing: what is drawn decides
+    double leastSpan = 0.0;         ///< at least this much of the y axis is shown
+    bool xLabels = true;            ///< false: the board below has the same axis and says it
     bool zeroLine = false;
     bool symmetric = false; ///< zero in the middle
     bool operator==(const BoardContent&) const = default;
@@ -98,6 +100,7 @@ protected:
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
     void applyLook();

@@ -15,10 +15,10 @@ namespace hillrun {
 namespace {
 
 /// The channels that steer an engine stand first; the rest follows in the order of the pull file.
-constexpr const char* kFirst[] = {"lambda",       "air_fuel_ratio", "ignition_advance", "knock_retard",
-                                  "manifold_pressure", "throttle",  "wastegate_duty",   "bypass_valve",
-                                  "exhaust_back_pressure", "airbox_pressure", "fuel_pressure", "absorber_load",
-                                  "spark_current"};
+constexpr const char* kFirst[] = {
+    "lambda",        "air_fuel_ratio", "ignition_advance", "knock_retard",          "manifold_pressure",
+    "throttle",      "wastegate_duty", "bypass_valve",     "exhaust_back_pressure", "airbox_pressure",
+    "fuel_pressure", "absorber_load",  "spark_current"};
 
 /// A column of one pull on its curve's grid, with how to say its values.
 struct PullColumn {
@@ -45,7 +45,8 @@ std::vector<std::string> namesInOrder(const Curve& curve) {
         if (has(name))
             out.emplace_back(name);
     for (const ChannelInfo& info : standardChannels())
-        if (has(info.name) && std::string_view(info.name) != "time" && std::find(out.begin(), out.end(), info.name) == out.end())
+        if (has(info.name) && std::string_view(info.name) != "time" &&
+            std::find(out.begin(), out.end(), info.name) == out.end())
             out.emplace_back(info.name);
     for (const auto& [name, values] : curve.channels)
         if (name != "time" && std::find(out.begin(), out.end(), name) == out.end())
@@ -59,7 +60,7 @@ bool hasValue(const std::vector<double>& values) {
 
 /// Every channel and derived figure of the selected pull, with the same of the other pulls shown.
 std::vector<PullColumn> quantitiesOf(const TestDay& day, const std::vector<const PullResult*>& pulls,
-                                    const PullResult& chosen) {
+                                     const PullResult& chosen) {
     std::vector<PullColumn> out;
     for (const std::string& name : namesInOrder(*chosen.curve)) {
         PullColumn one{name, qs(channelLabel(name)), unitOf(name, day, chosen.id), {}, {}};
@@ -78,8 +79,9 @@ std::vector<PullColumn> quantitiesOf(const TestDay& day, const std::vector<const
             auto it = std::find_if(out.begin() + static_cast<std::ptrdiff_t>(firstDerived), out.end(),
                                    [&](const PullColumn& q) { return q.name == derived.name; });
             if (it == out.end())
-                it = out.insert(out.end(), {derived.name, qs(derived.label),
-                                            derived.unit == "1" ? QString() : qs(derived.unit), {}, {}});
+                it = out.insert(
+                    out.end(),
+                    {derived.name, qs(derived.label), derived.unit == "1" ? QString() : qs(derived.unit), {}, {}});
             it->values[pull->id] = derived.values;
             if (pull == &chosen)
                 it->note = qs(derived.note);
@@ -116,6 +118,8 @@ std::vector<ChannelTile> channelTiles(const TestDay& day, const DayAnalysis& ana
         tile.board.title = one.unit.isEmpty() ? one.label : u"%1, %2"_s.arg(one.label, one.unit);
         tile.note = one.note.toStdString();
         tile.board.xRange = axis;
+        const ChannelInfo* info = channelInfo(one.name);
+        tile.board.leastSpan = info ? 3.0 * info->tolerance : 0.0; // smaller moves are no news
         for (const PullResult* pull : pulls) {
             const auto values = one.values.find(pull->id);
             if (values == one.values.end() || !hasValue(values->second))
@@ -146,9 +150,9 @@ CursorNumbers numbersAt(const TestDay& day, const DayAnalysis& analysis, const C
     if (pulls.empty() || !chosen || !chosen->curve)
         return out;
     const auto quantities = quantitiesOf(day, pulls, *chosen);
-    out.columns << QObject::tr("pull")
-                << QObject::tr("power, %1 %2").arg(QString::fromUtf8(powerUnitText(view.units.power)),
-                                                   qs(placeText(chosen->curve->place)))
+    out.columns << QObject::tr("pull at %1 rpm").arg(qs(rpmText(std::round(rpm / 10.0) * 10.0)))
+                << QObject::tr("power, %1 %2")
+                       .arg(QString::fromUtf8(powerUnitText(view.units.power)), qs(placeText(chosen->curve->place)))
                 << QObject::tr("torque, %1").arg(QString::fromUtf8(torqueUnitText(view.units.torque)))
                 << QObject::tr("from %1, %").arg(qs(chosen->id));
     for (const PullColumn& one : quantities)
@@ -160,7 +164,8 @@ CursorNumbers numbersAt(const TestDay& day, const DayAnalysis& analysis, const C
         const double power_w = valueAt(*pull->curve, pull->curve->power_w, rpm);
         const double torque_nm = valueAt(*pull->curve, pull->curve->torque_nm, rpm);
         row.cells << u"%1  %2"_s.arg(qs(pull->build), qs(pull->id))
-                  << (std::isfinite(power_w) ? QString::number(powerIn(view.units.power, power_w), 'f', 2) : figure(power_w))
+                  << (std::isfinite(power_w) ? QString::number(powerIn(view.units.power, power_w), 'f', 2)
+                                             : figure(power_w))
                   << (std::isfinite(torque_nm) ? QString::number(torqueIn(view.units.torque, torque_nm), 'f', 2)
                                                : figure(torque_nm))
                   << (pull == chosen ? QString() : percentText(100.0 * (power_w / own_w - 1.0)));

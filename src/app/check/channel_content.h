@@ -16,7 +16,8 @@ struct ChannelTile {
     BoardContent board;
     std::string note; ///< a usual bound that is passed; empty when there is nothing to say
 };
-/// Control channels first, then temperatures and pressures, then what was derived; channels without a value are left out.
+/// Control channels first, then temperatures and pressures, then what was derived; channels without a value are left
+/// out.
 std::vector<ChannelTile> channelTiles(const TestDay& day, const DayAnalysis& analysis, const CheckView& view,
                                       const Theme& theme);
 /// What a tile shows of the selected pull at an engine speed: "0.873"; empty where it has no value.

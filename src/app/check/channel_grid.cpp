@@ -8,8 +8,8 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
-constexpr int kTileWidth = 190; ///< at least; as many columns as fit
-constexpr int kTileHeight = 104;
+constexpr int kTileWidth = 176; ///< at least; as many columns as fit
+constexpr int kTileHeight = 100;
 
 ChannelGrid::ChannelGrid(Look& look, QWidget* parent) : QScrollArea(parent), m_look(look) {
     setObjectName(u"channelGrid"_s);

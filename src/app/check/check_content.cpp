@@ -73,7 +73,7 @@ void markEvents(BoardContent& board, const PullResult& pull, const CheckView& vi
             continue;
         said.emplace_back(on, word);
         const QColor colour = isRemark(event) ? theme.quietInk : theme.warning;
-        board.marks.push_back({on, shown(power_w, on, view), colour, word});
+        board.marks.push_back({middle, shown(power_w, on, view), colour, word}); // in a trimmed end too
         BoardSeries stretch;
         for (size_t i = 0; i < curve.rpm.size(); ++i) {
             if (!event.range_rpm.holds(curve.rpm[i]))
@@ -213,11 +213,13 @@ BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, con
     const auto pulls = pullsShown(analysis, view);
     const PullResult* chosen = findResult(analysis, view.pull);
     out.xRange = axisOf(pulls);
+    out.xLabels = false; // the deviation below has the same axis
     if (pulls.empty() || !chosen)
         return out;
     const QString place = chosen->curve ? qs(placeText(chosen->curve->place)) : QString();
-    out.title = QObject::tr("%1 %2, %3").arg(
-        view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque"), place, unitText(view));
+    out.title = QObject::tr("%1 %2, %3")
+                    .arg(view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque"), place,
+                         unitText(view));
     if (view.raw)
         out.title += QObject::tr(" \u00B7 %1 as recorded, corrected, not smoothed").arg(qs(chosen->id));
     else
@@ -263,6 +265,7 @@ void shareScale(BoardContent& one, BoardContent& other) {
     const double air = 0.07 * (y.high - y.low);
     for (BoardContent* board : {&one, &other}) {
         board->xRange = x;
+        board->xLabels = true; // the board below is as wide as both
         board->yRange = RpmRange{y.low - air, y.high + 2.0 * air};
     }
 }
@@ -299,6 +302,28 @@ BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, c
             series.label = qs(pull->id);
         out.series.push_back(std::move(series));
     }
+    return out;
+}
+
+BoardContent pairContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme) {
+    BoardContent out;
+    const PullResult* one = findResult(analysis, view.pull);
+    const PullResult* other = findResult(analysis, view.beside);
+    if (!one || !other || !one->curve || !other->curve)
+        return out;
+    const std::string warning = placeWarning(one->curve->place, other->curve->place);
+    out.title = QObject::tr("%1 against %2, %").arg(qs(one->id), qs(other->id));
+    if (!warning.empty())
+        out.title += u" \u00B7 "_s + qs(warning);
+    out.xTitle = u"rpm"_s;
+    out.xRange = axisOf({one, other});
+    out.zeroLine = true;
+    out.symmetric = true;
+    BoardSeries series{one->curve->rpm, {}, pullPen(day, *one, view, theme), {}};
+    for (size_t i = 0; i < series.x.size(); ++i)
+        series.y.push_back(100.0 *
+                           (one->curve->power_w[i] / valueAt(*other->curve, other->curve->power_w, series.x[i]) - 1.0));
+    out.series.push_back(std::move(series));
     return out;
 }
 

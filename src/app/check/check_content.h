@@ -21,7 +21,8 @@ struct CheckView {
     bool operator==(const CheckView&) const = default;
 };
 
-/// The pulls shown together: the used ones of the selected pull's build, the one held beside, and the selected one last.
+/// The pulls shown together: the used ones of the selected pull's build, the one held beside, and the selected one
+/// last.
 std::vector<const PullResult*> pullsShown(const DayAnalysis& analysis, const CheckView& view);
 
 /// The pulls of the selected pull's build over one another, the selected one strong, with the spread of one pull, its
@@ -30,6 +31,8 @@ BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, con
 /// Each of these pulls against the mean of its build, in per cent, with the spread.
 BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view,
                               const Theme& theme);
+/// The selected pull against the one held beside it, in per cent.
+BoardContent pairContent(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme);
 /// The raw torque of the selected pull over time, its trims shaded.
 BoardContent torqueInTime(const TestDay& day, const DayAnalysis& analysis, const CheckView& view, const Theme& theme);
 /// The engine speed of the selected pull over time.

@@ -212,9 +212,8 @@ void CheckPage::connectFindings() {
             [this](const RpmRange& window) { m_document.setWindow(m_selection.pull(), window); });
     connect(m_findings, &FindingList::setAsideWanted, this,
             [this](const QString& reason) { m_document.setAside({m_selection.pull()}, reason); });
-    connect(m_findings, &FindingList::unitWanted, this, [this](double factor, const QString& words) {
-        m_document.correctUnit(m_selection.pull(), factor, words);
-    });
+    connect(m_findings, &FindingList::unitWanted, this,
+            [this](double factor, const QString& words) { m_document.correctUnit(m_selection.pull(), factor, words); });
 }
 
 CheckView CheckPage::view() const {
@@ -294,7 +293,8 @@ void CheckPage::refreshBoards(const DayAnalysis& analysis) {
         m_upperBeside->setContent(std::move(other));
     }
     m_upper->setContent(std::move(upper));
-    m_deviation->setContent(deviationContent(day, analysis, selected, t));
+    m_deviation->setContent(pair ? pairContent(day, analysis, selected, t)
+                                 : deviationContent(day, analysis, selected, t));
     const PullResult* pull = result();
     m_upper->setEdges(pull ? std::optional(pull->curve->sweep.window_rpm) : std::nullopt);
 }
@@ -367,8 +367,7 @@ void CheckPage::copyPicture() { QGuiApplication::clipboard()->setPixmap(m_right-
 
 void CheckPage::copyTable() {
     if (const auto analysis = m_document.analysis())
-        QGuiApplication::clipboard()->setText(
-            asTable(numbersAt(m_document.day(), *analysis, view(), numbersAt_rpm())));
+        QGuiApplication::clipboard()->setText(asTable(numbersAt(m_document.day(), *analysis, view(), numbersAt_rpm())));
 }
 
 void CheckPage::resetTrim() { m_document.setWindow(m_selection.pull(), std::nullopt); }

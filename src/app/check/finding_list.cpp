@@ -51,9 +51,8 @@ void FindingList::addRow(const Finding& finding, bool offers) {
     QString words = finding.text;
     words.replace(u" %"_s, u"\u00A0%"_s);
     label->setText(words);
-    const QColor colour = finding.weight == SlipWeight::Warning
-                              ? t.warning
-                              : (finding.weight == SlipWeight::Note ? t.ink : t.quietInk);
+    const QColor colour =
+        finding.weight == SlipWeight::Warning ? t.warning : (finding.weight == SlipWeight::Note ? t.ink : t.quietInk);
     label->setStyleSheet(u"color: %1;%2"_s.arg(
         colour.name(), finding.weight == SlipWeight::Warning ? u" font-weight: bold;"_s : QString()));
     auto* row = new QVBoxLayout;

@@ -83,8 +83,8 @@ void addFacts(std::vector<Finding>& out, const TestDay& day, const Pull& pull, c
 std::vector<Finding> findingsOf(const TestDay& day, const DayAnalysis& analysis, const std::string& id) {
     std::vector<Finding> out;
     const Pull* pull = findPull(day, id);
-    const auto result = std::find_if(analysis.pulls.begin(), analysis.pulls.end(),
-                                     [&](const PullResult& one) { return one.id == id; });
+    const auto result =
+        std::find_if(analysis.pulls.begin(), analysis.pulls.end(), [&](const PullResult& one) { return one.id == id; });
     if (!pull || result == analysis.pulls.end())
         return out;
     if (!result->used)

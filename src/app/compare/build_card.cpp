@@ -65,8 +65,8 @@ void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std:
         QString text = tr("%n pull(s)", nullptr, static_cast<int>(result->pullsUsed.size()));
         text.replace(u"pull(s)"_s, result->pullsUsed.size() == 1 ? tr("pull") : tr("pulls"));
         if (std::isfinite(result->peakPower_w.value))
-            text += tr(" \u00B7 peak %1 at %2 rpm")
-                        .arg(powerFigure(result->peakPower_w.value, units),
+            text += tr(" \u00B7 peak %1 %2, %3 rpm")
+                        .arg(powerFigure(result->peakPower_w.value, units), qs(placeText(analysis->place)),
                              qs(rpmText(std::round(result->peakPower_w.rpm / 10.0) * 10.0)));
         m_facts->setText(text);
     }

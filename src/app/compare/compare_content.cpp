@@ -32,7 +32,7 @@ QString quantityText(const CompareView& view) {
     return view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque");
 }
 
-QString schoolText(CurveSchool school) {
+QString curveSchoolText(CurveSchool school) {
     switch (school) {
     case CurveSchool::Best:
         return QObject::tr("best pull, without an interval");
@@ -81,7 +81,9 @@ std::optional<RpmRange> boardRange(const DayAnalysis& analysis, const CompareVie
 BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view,
                            const Theme& theme) {
     BoardContent out;
-    out.title = QObject::tr("%1, %2 \u00B7 %3").arg(quantityText(view), unitText(view), schoolText(view.school));
+    out.title =
+        QObject::tr("%1 %2, %3 \u00B7 %4")
+            .arg(quantityText(view), qs(placeText(analysis.place)), unitText(view), curveSchoolText(view.school));
     out.xRange = boardRange(analysis, view);
     for (const std::string& id : {view.from, view.to}) {
         const SchoolCurve curve = schoolCurve(analysis, id, view.school);
@@ -103,7 +105,8 @@ BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& v
     out.xRange = boardRange(analysis, view);
     out.zeroLine = true;
     out.symmetric = true;
-    out.title = QObject::tr("Difference %1 \u2212 %2, %3").arg(qs(view.to), qs(view.from), unitText(view));
+    out.title = QObject::tr("Difference %1 \u2212 %2, %3 %4")
+                    .arg(qs(view.to), qs(view.from), unitText(view), qs(placeText(analysis.place)));
     const Comparison* c = analysis.find(view.from, view.to);
     if (!c)
         return out;
@@ -204,6 +207,8 @@ QString likeText(const Comparison& c, bool* differs) {
             explained << qs(channelLabel(row.channel)).toLower();
         else if (row.verdict == LikeVerdict::NotRecorded)
             wrong << QObject::tr("%1 was recorded in one build only").arg(qs(channelLabel(row.channel)));
+        else if (row.channel == "measured_at")
+            wrong << QObject::tr("Power was measured at different places: the difference holds the losses between");
         else
             wrong << QObject::tr("%1 differs by %2 %3 (tolerance %4)")
                          .arg(qs(channelLabel(row.channel)), QString::number(row.difference, 'g', 3),

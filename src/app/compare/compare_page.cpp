@@ -276,7 +276,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         m_answer->setText(tr("Choose two builds with pulls in use."));
     QStringList cautions;
     if (comparison)
-        cautions << tr("Measured at the %1").arg(QString::fromUtf8(measuredAtName(m_document.day().cell.measuredAt)));
+        cautions << qs(basisText(*analysis));
     if (analysis && analysis->model && analysis->model->drift.identified && analysis->model->degreesOfFreedom > 0)
         cautions << tr("drift of %1 per hour is taken out")
                         .arg(percentText(100.0 * std::expm1(analysis->model->drift.perHour)));

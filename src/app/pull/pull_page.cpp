@@ -3,9 +3,9 @@
 #include "app/pull/pull_page.h"
 
 #include "app/look/words.h"
-#include "core/weather/altitude.h"
 #include "core/plan/cautions.h"
 #include "core/pull/channels.h"
+#include "core/weather/altitude.h"
 
 #include <cmath>
 

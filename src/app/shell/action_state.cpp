@@ -21,6 +21,8 @@ bool actionEnabled(std::string_view action, const WindowState& s) {
         return s.page == Page::Check && s.pullSelected;
     if (action == "compare.swap")
         return s.page == Page::Compare && s.pairShown;
+    if (action.starts_with("bench."))
+        return s.page == Page::Bench;
     if (action == "view.quantity")
         return s.dayOpen;
     if (action == "report.pdf" || action == "report.csv")

@@ -6,7 +6,7 @@
 
 namespace hillrun {
 
-enum class Page { Prepare, Pull, Check, Compare, Report };
+enum class Page { Prepare, Pull, Check, Compare, Report, Bench };
 
 /// What decides which actions can be used.
 struct WindowState {

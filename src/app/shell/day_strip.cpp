@@ -247,23 +247,30 @@ void DayStrip::paintAir(QPainter& painter, const StripLayout& layout) {
         low = std::min(low, flag.factor);
         high = std::max(high, flag.factor);
     }
-    if (low > high || (high == 1.0 && low == 1.0))
+    const bool corrected = low <= high && !(high == 1.0 && low == 1.0);
+    if (corrected) {
+        const double span = std::max(high - low, 0.002);
+        QPolygonF line;
+        for (const StripFlag& flag : layout.flags)
+            if (flag.factor > 0.0)
+                line << QPointF(flag.x + layout.flagWidth / 2.0,
+                                kAirTop + kAirHeight * (1.0 - (flag.factor - low) / span));
+        painter.setPen(QPen(m_look.theme().quietInk, 1));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPolyline(line);
+    }
+    // What every figure rests on, on every page.
+    const auto analysis = m_document.analysis();
+    if (!analysis)
         return;
-    const double span = std::max(high - low, 0.002);
-    QPolygonF line;
-    for (const StripFlag& flag : layout.flags)
-        if (flag.factor > 0.0)
-            line << QPointF(flag.x + layout.flagWidth / 2.0, kAirTop + kAirHeight * (1.0 - (flag.factor - low) / span));
-    painter.setPen(QPen(m_look.theme().quietInk, 1));
-    painter.setBrush(Qt::NoBrush);
-    painter.drawPolyline(line);
+    QString text = qs(basisText(*analysis));
+    if (corrected)
+        text += tr(" \u00B7 air factor %1\u2013%2").arg(low, 0, 'f', 4).arg(high, 0, 'f', 4);
     painter.setFont(fonts::text(11));
-    const QString text = tr("air factor %1\u2013%2").arg(low, 0, 'f', 4).arg(high, 0, 'f', 4);
-    const double end = line.last().x() + 6;
     const double wide = painter.fontMetrics().horizontalAdvance(text);
-    const double edge = layout.now > 0.0 ? layout.now - 18.0 : width();
-    const double left = end + wide < edge ? end : edge - wide - 8;
-    painter.fillRect(QRectF(left, kAirTop - 6, wide, 14), m_look.theme().ground);
+    const double left = width() - wide - 10.0;
+    painter.fillRect(QRectF(left - 6.0, kAirTop - 6, wide + 12.0, 15), m_look.theme().ground);
+    painter.setPen(m_look.theme().quietInk);
     painter.drawText(QPointF(left, kAirTop + 5), text);
 }
 

@@ -19,11 +19,9 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-const std::pair<const char*, Page> kPages[] = {{"prepare", Page::Prepare},
-                                               {"pull", Page::Pull},
-                                               {"check", Page::Check},
-                                               {"compare", Page::Compare},
-                                               {"report", Page::Report}};
+const std::pair<const char*, Page> kPages[] = {{"prepare", Page::Prepare}, {"pull", Page::Pull},
+                                               {"check", Page::Check},     {"compare", Page::Compare},
+                                               {"report", Page::Report},   {"bench", Page::Bench}};
 constexpr DisplayUnits kUnits[] = {{PowerUnit::Kilowatt, TorqueUnit::NewtonMetre},
                                    {PowerUnit::Horsepower, TorqueUnit::PoundFoot},
                                    {PowerUnit::MetricHorsepower, TorqueUnit::NewtonMetre}};
@@ -124,6 +122,11 @@ void MainWindow::declareViewActions() {
         [this] { showPage(Page::Compare); });
     add("page.report", tr("Report"), QKeySequence(u"Ctrl+5"_s), tr("The sheet as it will print"),
         [this] { showPage(Page::Report); });
+    add("page.bench", tr("Bench"), QKeySequence(u"Ctrl+9"_s), tr("The air calculator, and the day's weather"),
+        [this] { showPage(Page::Bench); });
+    add("bench.air", tr("Air"), {}, tr("One condition under every standard"), [this] { m_bench->showAir(); });
+    add("bench.weather", tr("Weather of the day"), {}, tr("What the weather did, against the pulls"),
+        [this] { m_bench->showWeather(); });
     add("check.use", tr("Set aside"), QKeySequence(u"S"_s), tr("Leave this pull out with a reason, or take it back"),
         [this] { m_page == Page::Pull ? m_pull->askSetAside() : m_check->toggleUse(); });
     declarePullActions();
@@ -220,9 +223,10 @@ void MainWindow::layOut() {
     m_check = new CheckPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_pages);
     m_compare = new ComparePage(m_document, m_selection, m_look, *m_actions, m_pages);
     m_report = new ReportPage(m_document, m_selection, m_look, *m_actions, m_pages);
+    m_bench = new BenchPage(m_document, m_selection, m_look, *m_actions, m_pages);
     for (QWidget* page :
          {static_cast<QWidget*>(m_prepare), static_cast<QWidget*>(m_pull), static_cast<QWidget*>(m_check),
-          static_cast<QWidget*>(m_compare), static_cast<QWidget*>(m_report)})
+          static_cast<QWidget*>(m_compare), static_cast<QWidget*>(m_report), static_cast<QWidget*>(m_bench)})
         m_pages->addWidget(page);
     column->addWidget(m_topBar);
     column->addWidget(m_notice);

@@ -17,6 +17,7 @@
 #include "app/shell/settings.h"
 #include "app/shell/step_rail.h"
 #include "app/shell/top_bar.h"
+#include "app/workbench/bench_page.h"
 
 #include <QMainWindow>
 #include <QMenu>
@@ -79,6 +80,7 @@ private:
     CheckPage* m_check = nullptr;
     ComparePage* m_compare = nullptr;
     ReportPage* m_report = nullptr;
+    BenchPage* m_bench = nullptr;
     Page m_page = Page::Compare;
 };
 

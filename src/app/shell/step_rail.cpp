@@ -15,7 +15,7 @@ StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) :
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 8, 1, 8);
     column->setSpacing(4);
-    for (const char* step : {"prepare", "pull", "check", "compare", "report"}) {
+    for (const char* step : {"prepare", "pull", "check", "compare", "report", "bench"}) {
         const QAction* action = actions.get((std::string("page.") + step).c_str());
         auto* button = new QToolButton(this);
         button->setObjectName(u"step_"_s + QLatin1StringView(step));
@@ -28,10 +28,11 @@ StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) :
         button->setIconSize({26, 26});
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         connect(button, &QToolButton::clicked, action, &QAction::trigger);
+        if (std::string_view(step) == "bench")
+            column->addStretch(1); // beside the steps of a day
         column->addWidget(button);
         m_steps.emplace_back(button, QLatin1StringView(step));
     }
-    column->addStretch(1);
     connect(&m_look, &Look::changed, this, &StepRail::refreshIcons);
     refreshIcons();
 }

@@ -58,6 +58,9 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     row->addWidget(m_title, 1);
     row->addWidget(m_busy);
     m_standard = makeChoice(u"standardChoice"_s, tr("Air"), tr("Correction standard of every figure"));
+    m_boost = makeChoice(u"boostChoice"_s, tr("Boost"),
+                         tr("What the air factor does on a boosted engine; kept with the day"));
+    m_boostLabel = findChild<QLabel*>(u"boostChoiceLabel"_s);
     m_smoothing = makeChoice(u"smoothingChoice"_s, tr("Smoothing"), tr("Width of the local regression"));
     m_allowance =
         makeChoice(u"allowanceChoice"_s, tr("Drift"), tr("How far drift may have been anything but a straight line"));
@@ -78,14 +81,17 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     fillChoices();
     connect(&m_look, &Look::changed, this, &TopBar::refreshIcons);
     connect(&m_document, &DayDocument::settingsChanged, this, &TopBar::showSettings);
+    connect(&m_document, &DayDocument::dayChanged, this, &TopBar::showBoost);
     connect(&m_selection, &Selection::viewChanged, this, &TopBar::showSettings);
     refreshIcons();
     showSettings();
+    showBoost();
 }
 
 QComboBox* TopBar::makeChoice(const QString& name, const QString& label, const QString& tip) {
     auto* row = static_cast<QHBoxLayout*>(layout());
     auto* text = new QLabel(label, this);
+    text->setObjectName(name + u"Label"_s);
     text->setProperty("quiet", true);
     auto* choice = new QComboBox(this);
     choice->setObjectName(name);
@@ -102,6 +108,14 @@ void TopBar::fillChoices() {
         m_standard->addItem(QString::fromUtf8(info.title), static_cast<int>(info.id));
     for (const double width : kSmoothings)
         m_smoothing->addItem(tr("%1 rpm").arg(width), width);
+    for (const char* school : {"own rule", "full", "none", "temp. only"})
+        m_boost->addItem(QString::fromUtf8(school));
+    for (int i = 0; i < m_boost->count(); ++i)
+        m_boost->setItemData(i, QString::fromUtf8(boostSchoolTitle(static_cast<BoostSchool>(i))), Qt::ToolTipRole);
+    connect(m_boost, &QComboBox::activated, this, [this](int index) {
+        m_document.edit(tr("Correct boosted engines: %1").arg(m_boost->itemText(index)),
+                        [index](TestDay& day) { day.boostSchool = static_cast<BoostSchool>(index); });
+    });
     m_allowance->addItems({tr("steady"), tr("cautious"), tr("jumps")});
     for (const auto& [text, units] : kUnitChoices)
         m_units->addItem(QString::fromUtf8(text));
@@ -133,6 +147,14 @@ void TopBar::showSettings() {
     for (int i = 0; i < m_units->count(); ++i)
         if (kUnitChoices[i].second == m_selection.units())
             m_units->setCurrentIndex(i);
+}
+
+void TopBar::showBoost() {
+    const TestDay& day = m_document.day();
+    const bool boosted = m_document.isOpen() && day.article.engine.aspiration != Aspiration::Natural;
+    m_boost->setVisible(boosted);
+    m_boostLabel->setVisible(boosted);
+    m_boost->setCurrentIndex(static_cast<int>(day.boostSchool));
 }
 
 void TopBar::refreshIcons() {

@@ -28,6 +28,7 @@ private:
     QComboBox* makeChoice(const QString& name, const QString& label, const QString& tip);
     void fillChoices();
     void showSettings();
+    void showBoost();
     void refreshIcons();
 
     DayDocument& m_document;
@@ -38,6 +39,8 @@ private:
     QToolButton* m_searchButton = nullptr;
     ElidedLabel* m_title = nullptr;
     QLabel* m_busy = nullptr;
+    QLabel* m_boostLabel = nullptr;
+    QComboBox* m_boost = nullptr;
     QComboBox* m_standard = nullptr;
     QComboBox* m_smoothing = nullptr;
     QComboBox* m_allowance = nullptr;

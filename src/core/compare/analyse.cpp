@@ -220,10 +220,10 @@ void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
     if (!out.model->drift.identified && out.builds.size() > 1)
         out.notes.emplace_back("No return to base: drift cannot be told from the parts.");
     if (out.place.estimate)
-        out.notes.push_back(fmt::format("Power {} is an estimate{}.", placeText({out.place.at, false}),
-                                        out.loss ? fmt::format(" from the coast-downs of {} pulls", out.loss->pulls)
-                                                 : fmt::format(": {:g} % taken as lost on the way, a crude figure",
-                                                               day.loss.percent)));
+        out.notes.push_back(
+            fmt::format("Power {} is an estimate{}.", placeText({out.place.at, false}),
+                        out.loss ? fmt::format(" from the coast-downs of {} pulls", out.loss->pulls)
+                                 : fmt::format(": {:g} % taken as lost on the way, a crude figure", day.loss.percent)));
     for (const PullResult& pull : out.pulls) {
         const Pull* raw = findPull(day, pull.id);
         if (pull.used && raw && pull.curve && !pull.curve->air.validityNote.empty())
@@ -289,6 +289,11 @@ const Comparison* DayAnalysis::find(const std::string& from, const std::string& 
 const BuildResult* DayAnalysis::findBuild(const std::string& id) const {
     const auto it = std::find_if(builds.begin(), builds.end(), [&](const BuildResult& b) { return b.id == id; });
     return it == builds.end() ? nullptr : &*it;
+}
+
+std::string basisText(const DayAnalysis& analysis) {
+    return fmt::format("{}, {}{}", standardInfo(analysis.settings.reduce.standard).title,
+                       analysis.school.empty() ? "" : analysis.school + ", ", placeText(analysis.place));
 }
 
 ReducedDay reduceDay(const TestDay& day, const ReduceSettings& settings) {

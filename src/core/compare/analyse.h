@@ -59,6 +59,9 @@ struct DayAnalysis {
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;
 };
 
+/// What every figure of the day rests on: "SAE J1349, boosted: full factor, at the wheel".
+std::string basisText(const DayAnalysis& analysis);
+
 /// The pulls of a day as curves; what cannot be reduced carries its reason.
 struct ReducedDay {
     std::vector<PullResult> pulls;

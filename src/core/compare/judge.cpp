@@ -240,12 +240,11 @@ std::string summary(const Comparison& c, const DisplayUnits& units) {
                            kSpace);
     std::string text = provenSentence(c, units);
     if (text.empty())
-        text = fmt::format(
-            "{} {} {} on average over {}; where along the curve cannot be told yet.", c.to,
-            c.verdict == VerdictKind::Gain ? "gives" : "costs",
-            placedPower(c, std::abs(c.bands.front().delta_w), 0.5 * (c.bands.front().high_w - c.bands.front().low_w),
-                        units),
-            rangeText(c.bands.front().range_rpm));
+        text = fmt::format("{} {} {} on average over {}; where along the curve cannot be told yet.", c.to,
+                           c.verdict == VerdictKind::Gain ? "gives" : "costs",
+                           placedPower(c, std::abs(c.bands.front().delta_w),
+                                       0.5 * (c.bands.front().high_w - c.bands.front().low_w), units),
+                           rangeText(c.bands.front().range_rpm));
     if (!c.protectedFromDrift && c.boundDeclared)
         text += " This holds only if drift stayed within the declared bound.";
     return text;

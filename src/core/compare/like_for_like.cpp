@@ -101,7 +101,8 @@ void addPlace(std::vector<LikeForLike>& out, const std::vector<PullResult>& pull
     if (a.empty() || b.empty() || (a == b && a.size() == 1))
         return;
     out.push_back({"measured_at", "", static_cast<double>(*a.begin()), static_cast<double>(*b.rbegin()),
-                   static_cast<double>(*b.rbegin()) - static_cast<double>(*a.begin()), 0.0, LikeVerdict::Differs, true});
+                   static_cast<double>(*b.rbegin()) - static_cast<double>(*a.begin()), 0.0, LikeVerdict::Differs,
+                   true});
 }
 
 } // namespace

@@ -129,7 +129,7 @@ struct Pull {
     std::optional<Atmosphere> weather;
     std::optional<int> gear;
     std::optional<double> ratio;
-    std::optional<RpmRange> window_rpm; ///< set by hand
+    std::optional<RpmRange> window_rpm;   ///< set by hand
     std::optional<MeasuredAt> measuredAt; ///< when it was measured elsewhere than the day's cell measures
     std::optional<double> torqueFactor;   ///< its torque was written down in a wrong unit: times this
     bool use = true;
@@ -147,8 +147,8 @@ enum class LossMethod { None, CoastDown, Percent };
 /// Whether figures are carried from where they were measured towards the engine. Always an estimate.
 struct LossSettings {
     LossMethod method = LossMethod::None;
-    double percent = 15.0;                ///< of the engine's power, lost on the way (Percent)
-    MeasuredAt to = MeasuredAt::Crank;    ///< crank or hub
+    double percent = 15.0;             ///< of the engine's power, lost on the way (Percent)
+    MeasuredAt to = MeasuredAt::Crank; ///< crank or hub
     std::string unknownKeys;
     bool operator==(const LossSettings&) const = default;
 };

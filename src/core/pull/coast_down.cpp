@@ -6,9 +6,9 @@
 #include "core/pull/robust.h"
 #include "core/units/units.h"
 
-#include <Eigen/Dense>
 #include <algorithm>
 #include <cmath>
+#include <Eigen/Dense>
 #include <fmt/format.h>
 
 namespace hillrun {
@@ -18,9 +18,7 @@ constexpr double kShortest_s = 2.0;
 constexpr double kClosed_pct = 10.0;
 constexpr double kUncoupled = 0.15; ///< change of the engine's ratio to the rollers
 
-bool closed(const PullSignals& s, size_t row) {
-    return s.throttle_pct.empty() || s.throttle_pct[row] < kClosed_pct;
-}
+bool closed(const PullSignals& s, size_t row) { return s.throttle_pct.empty() || s.throttle_pct[row] < kClosed_pct; }
 
 bool coupled(const PullSignals& s, size_t row) {
     if (!s.ratio || !(s.driven_rad_s[row] > 1.0))
@@ -35,8 +33,7 @@ CoastDown none(std::string why) { return {{}, {}, std::move(why)}; }
 CoastDown findCoastDown(const ChannelTable& raw, const PullSignals& s, const Sweep& sweep, const Dyno& dyno) {
     if (s.driven_rad_s.empty() || !s.drivenScaleKnown)
         return none("no roller speed was recorded");
-    const double inertia =
-        dyno.cell.rollerInertia_kgm2.value_or(0.0) + drivelineInertia_kgm2(dyno, s.drivenIsRoller);
+    const double inertia = dyno.cell.rollerInertia_kgm2.value_or(0.0) + drivelineInertia_kgm2(dyno, s.drivenIsRoller);
     if (!(inertia > 0.0))
         return none("the inertia of the rollers is not known");
     size_t first = sweep.last;
@@ -50,8 +47,8 @@ CoastDown findCoastDown(const ChannelTable& raw, const PullSignals& s, const Swe
                                                                          : "the engine stayed coupled after the pull");
     const std::span time(s.time_s);
     const std::span driven(s.driven_rad_s);
-    const Derivative rate = differentiate(time.subspan(first, last - first + 1),
-                                          driven.subspan(first, last - first + 1), 0, last - first);
+    const Derivative rate =
+        differentiate(time.subspan(first, last - first + 1), driven.subspan(first, last - first + 1), 0, last - first);
     const Column* retarder = raw.find("retarder_torque");
     CoastDown out;
     for (size_t i = first; i <= last; ++i) {

@@ -25,7 +25,7 @@ struct LossCurve {
     double constant_nm = 0.0;
     double linear_nm_s = 0.0;
     double quadratic_nm_s2 = 0.0;
-    double rms_nm = 0.0;      ///< of the fit
+    double rms_nm = 0.0;        ///< of the fit
     double slowest_rad_s = 0.0; ///< range of speeds it was fitted to
     double fastest_rad_s = 0.0;
     size_t pulls = 0;

@@ -52,7 +52,8 @@ void mixture(EventSheet& sheet) {
     if (noise > (fromLambda ? kLambdaNoise : kLambdaNoise * stoichiometricRatio(sheet.context.fuel)))
         return; // a channel that scatters so says nothing about the mixture
     const std::vector<double> channel = sheet.usual(fromLambda ? "lambda" : "air_fuel_ratio");
-    const std::vector<double> usual = fromLambda ? lambdaOf(sheet, &channel, nullptr) : lambdaOf(sheet, nullptr, &channel);
+    const std::vector<double> usual =
+        fromLambda ? lambdaOf(sheet, &channel, nullptr) : lambdaOf(sheet, nullptr, &channel);
     std::vector<double> off(own.size(), std::nan(""));
     const bool spark = sheet.context.ignition == Ignition::Spark;
     for (size_t i = 0; i < own.size(); ++i) {
@@ -106,8 +107,7 @@ void timing(EventSheet& sheet) {
         else if (i >= reach && i + reach < rpm.size())
             pulled[i] = 0.5 * ((*advance)[i - reach] + (*advance)[i + reach]) - (*advance)[i];
     }
-    for (const RpmRange& range :
-         stretches(rpm, 100.0, [&](size_t i) { return pulled[i] > kTimingPulled_deg; })) {
+    for (const RpmRange& range : stretches(rpm, 100.0, [&](size_t i) { return pulled[i] > kTimingPulled_deg; })) {
         const double size = largestIn(rpm, pulled, range);
         sheet.addRange("timing_pulled", range, size,
                        fmt::format("ignition up to {:.1f} deg later than {}, {}", size,
@@ -125,8 +125,8 @@ void bypass(EventSheet& sheet) {
     if (run.rows < sheet.s.rowsIn(0.08))
         return;
     const size_t to = run.first + run.rows - 1;
-    const double most = *std::max_element(values.begin() + static_cast<long>(run.first),
-                                          values.begin() + static_cast<long>(to) + 1);
+    const double most =
+        *std::max_element(values.begin() + static_cast<long>(run.first), values.begin() + static_cast<long>(to) + 1);
     sheet.add("bypass_open", run.first, to, most,
               fmt::format("the bypass opens to {:.0f} % at full throttle, {}: charge escapes", most,
                           rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
@@ -163,7 +163,8 @@ void boostLow(EventSheet& sheet) {
     std::vector<double> low(rpm.size(), std::nan(""));
     for (size_t i = 0; i < rpm.size(); ++i)
         low[i] = usual[i] - ((*map)[i] - sheet.context.ambient_kpa);
-    const auto found = stretches(rpm, 300.0, [&](size_t i) { return low[i] > std::max(kBoostLow_kpa, 0.03 * usual[i]); });
+    const auto found =
+        stretches(rpm, 300.0, [&](size_t i) { return low[i] > std::max(kBoostLow_kpa, 0.03 * usual[i]); });
     if (found.empty())
         return;
     const RpmRange range{found.front().low, found.back().high};

@@ -27,7 +27,8 @@ public:
         const EngineCard& e = m_article.engine;
         if (e.displacement_cc && *e.displacement_cc > 0.0) {
             add("mean_effective_pressure", "Mean effective pressure", "kPa", [&](size_t i) {
-                return meanEffectivePressure_pa(m_curve.torque_nm[i], *e.displacement_cc, e.strokes.value_or(4)) / 1000.0;
+                return meanEffectivePressure_pa(m_curve.torque_nm[i], *e.displacement_cc, e.strokes.value_or(4)) /
+                       1000.0;
             });
             add("specific_output", "Specific output", "kW/l",
                 [&](size_t i) { return m_curve.power_w[i] / *e.displacement_cc; });
@@ -63,7 +64,8 @@ private:
                 top > kPistonRace_m_s
                     ? fmt::format("{:.1f} m/s at the top: beyond the {:.0f} m/s that even racing engines keep to", top,
                                   kPistonRace_m_s)
-                    : fmt::format("{:.1f} m/s at the top: above the {:.0f} m/s usual for long life", top, kPistonRoad_m_s);
+                    : fmt::format("{:.1f} m/s at the top: above the {:.0f} m/s usual for long life", top,
+                                  kPistonRoad_m_s);
     }
 
     void pressures() {

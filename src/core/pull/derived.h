@@ -6,8 +6,8 @@
 
 namespace hillrun {
 
-/// Air to fuel by mass for complete burning (common practice: petrol 14.7, diesel 14.5, alcohol 9.0 as ethanol, gas 15.6
-/// as propane; other fuels count as petrol).
+/// Air to fuel by mass for complete burning (common practice: petrol 14.7, diesel 14.5, alcohol 9.0 as ethanol,
+/// gas 15.6 as propane; other fuels count as petrol).
 double stoichiometricRatio(FuelKind fuel);
 double lambdaFromRatio(double airFuelRatio, FuelKind fuel);
 double ratioFromLambda(double lambda, FuelKind fuel);

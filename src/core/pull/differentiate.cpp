@@ -41,12 +41,12 @@ double slopeAt(std::span<const double> time_s, std::span<const double> values, s
     if (rows < 4)
         return kNaN;
     // Cramer's rule for the linear coefficient of s a = t.
-    const double determinant = s[0] * (s[2] * s[4] - s[3] * s[3]) - s[1] * (s[1] * s[4] - s[3] * s[2]) +
-                               s[2] * (s[1] * s[3] - s[2] * s[2]);
+    const double determinant =
+        s[0] * (s[2] * s[4] - s[3] * s[3]) - s[1] * (s[1] * s[4] - s[3] * s[2]) + s[2] * (s[1] * s[3] - s[2] * s[2]);
     if (!(std::abs(determinant) > 1e-12 * s[0] * s[0] * s[0]))
         return kNaN;
-    const double linear = s[0] * (t[1] * s[4] - s[3] * t[2]) - t[0] * (s[1] * s[4] - s[3] * s[2]) +
-                          s[2] * (s[1] * t[2] - t[1] * s[2]);
+    const double linear =
+        s[0] * (t[1] * s[4] - s[3] * t[2]) - t[0] * (s[1] * s[4] - s[3] * s[2]) + s[2] * (s[1] * t[2] - t[1] * s[2]);
     return linear / determinant / reach_s;
 }
 

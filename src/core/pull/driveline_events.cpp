@@ -56,14 +56,16 @@ void slip(EventSheet& sheet) {
         return;
     const size_t to = run.first + run.rows - 1;
     const double most =
-        *std::max_element(ratio.begin() + static_cast<long>(run.first), ratio.begin() + static_cast<long>(to) + 1) / usual -
+        *std::max_element(ratio.begin() + static_cast<long>(run.first), ratio.begin() + static_cast<long>(to) + 1) /
+            usual -
         1.0;
     const size_t edge = std::max<size_t>(1, run.rows / 5);
     const double front = meanOf(ratio, run.first, edge);
     const double back = meanOf(ratio, to + 1 - edge, edge);
     const size_t rise = sheet.s.rowsIn(0.12);
-    const bool atOnce = run.first > rise && ratio[std::min(to, run.first + rise)] - ratio[run.first - rise] >
-                                                0.7 * most * usual && most > 2.0 * kSlip;
+    const bool atOnce = run.first > rise &&
+                        ratio[std::min(to, run.first + rise)] - ratio[run.first - rise] > 0.7 * most * usual &&
+                        most > 2.0 * kSlip;
     const char* kind = "slip";
     const char* who = "tyre, strap, clutch or converter";
     if (run.first < sheet.s.rows() / 10 && front > back * 1.02) {
@@ -108,15 +110,15 @@ void wrongGear(EventSheet& sheet) {
     const double low = quantileOf(along, 0.1);
     const double high = quantileOf(along, 0.9);
     const int nearest = sheet.curve.source->drivenScaleKnown ? nearestGear(sheet.context, *ratio) : 0;
-    const bool offSet = !others.empty() && (low > (1.0 + kWrongGear) * median(others) ||
-                                            high < (1.0 - kWrongGear) * median(others));
+    const bool offSet =
+        !others.empty() && (low > (1.0 + kWrongGear) * median(others) || high < (1.0 - kWrongGear) * median(others));
     const bool offGear = others.empty() && sheet.context.gear && nearest != 0 && nearest != *sheet.context.gear;
     if (!offSet && !offGear)
         return;
     const std::string gear = nearest != 0 ? fmt::format(" like gear {}", nearest) : std::string();
     sheet.add("wrong_gear", 0, sheet.s.rows() - 1, offSet ? *ratio / median(others) - 1.0 : 0.0,
-              offSet ? fmt::format("the engine turns {:.3f} times the rollers{}, {:.3f} times in the other pulls", *ratio,
-                                   gear, median(others))
+              offSet ? fmt::format("the engine turns {:.3f} times the rollers{}, {:.3f} times in the other pulls",
+                                   *ratio, gear, median(others))
                      : fmt::format("the engine turns {:.3f} times the rollers{}, not gear {}", *ratio, gear,
                                    *sheet.context.gear));
 }
@@ -129,10 +131,14 @@ struct UnitFactor {
 constexpr double kHp = unit::kHorsepower_w / 1000.0;
 constexpr double kPs = unit::kMetricHorsepower_w / 1000.0;
 constexpr double kLbFt = unit::kPoundFoot_nm;
-constexpr UnitFactor kUnitFactors[] = {
-    {1.0 / kPs, "PS taken for kW"},      {kPs, "kW taken for PS"},          {1.0 / kHp, "hp taken for kW"},
-    {kHp, "kW taken for hp"},            {kLbFt, "N.m taken for lbf.ft"},   {1.0 / kLbFt, "lbf.ft taken for N.m"},
-    {unit::kStandardGravity, "N.m taken for kgf.m"}, {1.0 / unit::kStandardGravity, "kgf.m taken for N.m"}};
+constexpr UnitFactor kUnitFactors[] = {{1.0 / kPs, "PS taken for kW"},
+                                       {kPs, "kW taken for PS"},
+                                       {1.0 / kHp, "hp taken for kW"},
+                                       {kHp, "kW taken for hp"},
+                                       {kLbFt, "N.m taken for lbf.ft"},
+                                       {1.0 / kLbFt, "lbf.ft taken for N.m"},
+                                       {unit::kStandardGravity, "N.m taken for kgf.m"},
+                                       {1.0 / unit::kStandardGravity, "kgf.m taken for N.m"}};
 
 /// Mean torque over the range that two curves share, the first over the second; NaN without one.
 double torqueRatio(const Curve& one, const Curve& other) {

@@ -77,6 +77,20 @@ std::vector<RpmRange> stretches(const std::vector<double>& rpm, double atLeast_r
 
 std::string rpmWords(double from, double to) { return fmt::format("{:.0f} to {:.0f} rpm", from, to); }
 
+/// Rollers that measure by their own speeding up lose torque where something slips: the slip says it all.
+static void leaveToSlip(std::vector<Event>& events) {
+    const auto slip = std::find_if(events.begin(), events.end(), [](const Event& event) {
+        return event.kind == "slip" || event.kind.ends_with("_slip");
+    });
+    if (slip == events.end())
+        return;
+    const double from_s = slip->from_s - 0.5;
+    std::erase_if(events, [from_s](const Event& event) {
+        return event.from_s >= from_s && (event.kind == "collapse" || event.kind == "spike" ||
+                                          event.kind == "breakup" || event.kind == "dip" || event.kind == "hump");
+    });
+}
+
 std::vector<Event> findEvents(const ChannelTable& raw, const Curve& curve, const EventContext& context) {
     EventSheet sheet{raw, curve, context, sweepOf(curve)};
     findSweepEvents(sheet);
@@ -84,6 +98,8 @@ std::vector<Event> findEvents(const ChannelTable& raw, const Curve& curve, const
     findControlEvents(sheet);
     findDrivelineEvents(sheet);
     findShapeEvents(sheet);
+    if (sheet.curve.source->torqueFromRollers)
+        leaveToSlip(sheet.events);
     std::stable_sort(sheet.events.begin(), sheet.events.end(),
                      [](const Event& a, const Event& b) { return a.from_s < b.from_s; });
     return std::move(sheet.events);
@@ -98,15 +114,29 @@ std::string eventTitle(const std::string& kind) {
 bool isRemark(const Event& event) { return event.kind == "dip" || event.kind == "hump"; }
 
 EventRemedy remedyFor(const Event& event, const Curve& curve) {
-    static const std::map<std::string, const char*> reasons{
-        {"breakup", "breakup"},         {"collapse", "power collapsed"},   {"lift", "throttle lifted"},
-        {"cut_off", "recording stopped"}, {"throttle_short", "throttle not fully open"},
-        {"slip", "slip"},               {"tyre_slip", "tyre slip"},        {"clutch_slip", "clutch slip"},
-        {"converter_slip", "converter slip"}, {"wrong_gear", "wrong gear"}, {"wrong_unit", "wrong unit"},
-        {"mixture", "mixture off target"}, {"knock", "knock retard"},      {"timing_pulled", "timing pulled"},
-        {"bypass_open", "bypass open"}, {"boost_dip", "boost dip"},        {"boost_low", "boost low"},
-        {"absorber_full", "absorber full"}, {"spike", "torque spike"},     {"gap", "rows missing"},
-        {"dropout", "signal lost"},     {"noise", "wiring noise"},         {"frozen", "frozen channel"}};
+    static const std::map<std::string, const char*> reasons{{"breakup", "breakup"},
+                                                            {"collapse", "power collapsed"},
+                                                            {"lift", "throttle lifted"},
+                                                            {"cut_off", "recording stopped"},
+                                                            {"throttle_short", "throttle not fully open"},
+                                                            {"slip", "slip"},
+                                                            {"tyre_slip", "tyre slip"},
+                                                            {"clutch_slip", "clutch slip"},
+                                                            {"converter_slip", "converter slip"},
+                                                            {"wrong_gear", "wrong gear"},
+                                                            {"wrong_unit", "wrong unit"},
+                                                            {"mixture", "mixture off target"},
+                                                            {"knock", "knock retard"},
+                                                            {"timing_pulled", "timing pulled"},
+                                                            {"bypass_open", "bypass open"},
+                                                            {"boost_dip", "boost dip"},
+                                                            {"boost_low", "boost low"},
+                                                            {"absorber_full", "absorber full"},
+                                                            {"spike", "torque spike"},
+                                                            {"gap", "rows missing"},
+                                                            {"dropout", "signal lost"},
+                                                            {"noise", "wiring noise"},
+                                                            {"frozen", "frozen channel"}};
     EventRemedy out;
     const auto it = reasons.find(event.kind);
     if (it == reasons.end())
@@ -115,9 +145,9 @@ EventRemedy remedyFor(const Event& event, const Curve& curve) {
     out.reason = it->second;
     if (event.kind == "wrong_unit")
         out.units = unitAnswers(event.size);
-    static const std::vector<std::string> local{"breakup",      "collapse",    "absorber_full", "mixture",    "knock",
-                                                "timing_pulled", "bypass_open", "boost_dip",     "tyre_slip",  "slip",
-                                                "clutch_slip",   "converter_slip", "spike", "boost_low"};
+    static const std::vector<std::string> local{
+        "breakup",   "collapse",  "absorber_full", "mixture",     "knock",          "timing_pulled", "bypass_open",
+        "boost_dip", "tyre_slip", "slip",          "clutch_slip", "converter_slip", "spike",         "boost_low"};
     if (std::find(local.begin(), local.end(), event.kind) == local.end())
         return out;
     // The larger part that is left, when it is half of the sweep at least.

@@ -60,7 +60,7 @@ std::vector<UnitAnswer> unitAnswers(double ratio);
 struct EventRemedy {
     std::optional<RpmRange> trimTo; ///< the window that leaves it out, when enough is left
     bool setAside = false;
-    std::string reason; ///< to be noted when the pull is set aside
+    std::string reason;            ///< to be noted when the pull is set aside
     std::vector<UnitAnswer> units; ///< a wrong unit: what to ask
 };
 EventRemedy remedyFor(const Event& event, const Curve& curve);

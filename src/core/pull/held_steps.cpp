@@ -15,11 +15,11 @@ namespace hillrun {
 namespace {
 
 // Common practice, checked on simulated steps.
-constexpr double kHeldRate_rpm_s = 40.0;  ///< slower than this is held
+constexpr double kHeldRate_rpm_s = 40.0; ///< slower than this is held
 constexpr double kShortestHold_s = 1.2;
 constexpr double kSettle_s = 0.5;
-constexpr double kOpen = 0.95;            ///< of the pull's own full throttle
-constexpr double kSettled = 0.006;        ///< the torque's quarters agree within this
+constexpr double kOpen = 0.95;     ///< of the pull's own full throttle
+constexpr double kSettled = 0.006; ///< the torque's quarters agree within this
 
 double medianStep_s(std::span<const double> time_s) {
     return std::max(1e-4, (time_s.back() - time_s.front()) / static_cast<double>(time_s.size() - 1));
@@ -71,8 +71,7 @@ void average(const SweepSignals& s, HeldStep& step) {
     double squares = 0.0;
     for (size_t q = 0; q < 4; ++q) {
         const size_t from = std::min(step.last, step.first + q * quarter);
-        const double off =
-            meanOf(s.torque_nm, from, std::min(step.last, from + quarter - 1)) - step.torque_nm;
+        const double off = meanOf(s.torque_nm, from, std::min(step.last, from + quarter - 1)) - step.torque_nm;
         squares += off * off;
     }
     step.torqueSd_nm = std::sqrt(squares / 3.0 / 4.0);

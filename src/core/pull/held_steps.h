@@ -10,8 +10,8 @@ namespace hillrun {
 struct HeldStep {
     size_t first = 0; ///< rows first..last count
     size_t last = 0;
-    double rpm = 0.0;       ///< mean
-    double torque_nm = 0.0; ///< mean
+    double rpm = 0.0;         ///< mean
+    double torque_nm = 0.0;   ///< mean
     double torqueSd_nm = 0.0; ///< of the mean, from the scatter of its quarter means
 };
 

@@ -49,8 +49,8 @@ private:
             throw DataError(Problem::TooFewSamples, {fmt::format("{}", m_out.rows())});
         for (size_t i = 1; i < m_out.rows(); ++i)
             if (m_out.time_s[i] < m_out.time_s[i - 1])
-                throw DataError(Problem::TimeRunsBack, {fmt::format("{}", m_out.time_s[i - 1]),
-                                                        fmt::format("{}", m_out.time_s[i])});
+                throw DataError(Problem::TimeRunsBack,
+                                {fmt::format("{}", m_out.time_s[i - 1]), fmt::format("{}", m_out.time_s[i])});
     }
 
     void takeDrivenSpeed() {
@@ -133,7 +133,8 @@ private:
             return;
         for (double& torque : m_out.torque_nm)
             torque *= *m_pull.torqueFactor;
-        m_out.basis.push_back(fmt::format("Torque times {:.4f}: its unit was corrected by hand.", *m_pull.torqueFactor));
+        m_out.basis.push_back(
+            fmt::format("Torque times {:.4f}: its unit was corrected by hand.", *m_pull.torqueFactor));
     }
 
     /// Rows of the sweep, for judging noise: between the slowest and the fastest driven speed under load.
@@ -162,6 +163,7 @@ private:
             throw DataError(Problem::NoRollerInertia, {});
         if (!m_out.drivenIsRoller)
             throw DataError(Problem::NoRollerSpeed, {});
+        m_out.torqueFromRollers = true;
         const Derivative rate = rateOf(m_out.driven_rad_s);
         const Column* retarder = m_raw.find("retarder_torque");
         m_out.torque_nm.resize(m_out.rows());

@@ -11,15 +11,16 @@ namespace hillrun {
 struct PullSignals {
     std::vector<double> time_s;
     std::vector<double> speed_rpm;
-    std::vector<double> torque_nm;      ///< referred to engine speed
-    std::vector<double> throttle_pct;   ///< empty when not recorded
-    std::vector<double> driven_rad_s;   ///< roller, else wheel; empty when not recorded
+    std::vector<double> torque_nm;    ///< referred to engine speed
+    std::vector<double> throttle_pct; ///< empty when not recorded
+    std::vector<double> driven_rad_s; ///< roller, else wheel; empty when not recorded
     bool drivenIsRoller = false;
-    bool drivenScaleKnown = true;       ///< false: a road speed without a tyre radius; only good for relative changes
-    std::optional<double> ratio;        ///< engine over driven speed, median over the rows with load
-    double differentiation_s = 0.0;     ///< width of the differentiation; 0 when none was needed
+    bool torqueFromRollers = false; ///< measured by their own speeding up
+    bool drivenScaleKnown = true;   ///< false: a road speed without a tyre radius; only good for relative changes
+    std::optional<double> ratio;    ///< engine over driven speed, median over the rows with load
+    double differentiation_s = 0.0; ///< width of the differentiation; 0 when none was needed
     double differentiation_hz = 0.0;
-    std::vector<std::string> basis;     ///< how speed and torque were got, in sentences; empty for a plain brake
+    std::vector<std::string> basis; ///< how speed and torque were got, in sentences; empty for a plain brake
     [[nodiscard]] size_t rows() const { return time_s.size(); }
 };
 
@@ -28,6 +29,5 @@ struct PullSignals {
 /// times the ratio (by hand, or from gear and tyre).
 /// Throws DataError (NoTimeChannel, NoSpeedChannel, NoTorqueChannel, NoRollerInertia, TooFewSamples, TimeRunsBack).
 PullSignals pullSignals(const Pull& pull, const Dyno& dyno);
-
 
 } // namespace hillrun

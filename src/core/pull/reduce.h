@@ -48,16 +48,16 @@ struct Curve {
     std::vector<double> torque_nm;                       ///< corrected
     std::vector<double> power_w;                         ///< corrected
     std::map<std::string, std::vector<double>> channels; ///< every other channel, as in the pull file
-    AirFactor air; ///< with measured friction: the mean over the curve
+    AirFactor air;                                       ///< with measured friction: the mean over the curve
     HumidAir airState;
     bool weatherKnown = false;
     Sweep sweep;
     Peak peakPower_w;
     Peak peakTorque_nm;
-    PowerPlace place;            ///< where the power is given
-    std::vector<double> loss_w;  ///< added to what was measured; empty when nothing was
-    double roughness_pct = 0.0;  ///< rms distance from the same curve smoothed over 400 rpm
-    std::vector<HeldStep> steps; ///< the held speeds it runs through; empty for a sweep
+    PowerPlace place;                          ///< where the power is given
+    std::vector<double> loss_w;                ///< added to what was measured; empty when nothing was
+    double roughness_pct = 0.0;                ///< rms distance from the same curve smoothed over 400 rpm
+    std::vector<HeldStep> steps;               ///< the held speeds it runs through; empty for a sweep
     std::shared_ptr<const PullSignals> source; ///< what it was made of, row by row
     std::vector<Event> events;
 };

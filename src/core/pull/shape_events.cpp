@@ -12,15 +12,15 @@ namespace hillrun {
 namespace {
 
 // Thresholds: common practice, then set on simulated pulls (docs/method.md).
-constexpr double kBump = 0.018;       ///< of the torque, against the curve on both sides
-constexpr double kWide_rpm = 900.0;   ///< wider than a bump, narrower than an engine's own course
+constexpr double kBump = 0.018;     ///< of the torque, against the curve on both sides
+constexpr double kWide_rpm = 900.0; ///< wider than a bump, narrower than an engine's own course
 constexpr double kLongest_rpm = 900.0;
 
 /// What a channel that moves at a dip (or, the other way round, at a hump) has to do with it.
 struct Cause {
     const char* channel;
-    double moves;     ///< at a dip it goes up (+1) or down (-1); 0: either
-    double least;     ///< smallest move worth naming, in the channel's unit
+    double moves; ///< at a dip it goes up (+1) or down (-1); 0: either
+    double least; ///< smallest move worth naming, in the channel's unit
     const char* why;
 };
 constexpr Cause kCauses[] = {
@@ -108,9 +108,10 @@ std::string causesOf(const EventSheet& sheet, const RpmRange& range, double sign
         if (towards < cause.least)
             continue;
         const ChannelInfo* info = channelInfo(cause.channel);
-        const std::string unit = info && info->dimension != Dimension::None ? " " + canonicalUnitText(info->dimension) : "";
-        out += fmt::format("{}{} {:+.2g}{} there ({})", out.empty() ? "" : "; ", channelLabel(cause.channel), move, unit,
-                           cause.why);
+        const std::string unit =
+            info && info->dimension != Dimension::None ? " " + canonicalUnitText(info->dimension) : "";
+        out += fmt::format("{}{} {:+.2g}{} there ({})", out.empty() ? "" : "; ", channelLabel(cause.channel), move,
+                           unit, cause.why);
     }
     return out;
 }

@@ -14,22 +14,24 @@ constexpr double kDip = 0.025;     ///< of the torque: a stumble, with clean sam
 constexpr double kDipNoises = 5.0; ///< and this many times the sample noise
 constexpr double kCollapse = 0.07; ///< of the torque, at once and for good
 constexpr double kShortOfEnd_rpm = 300.0;
-constexpr double kThrottleShort_pct = 90.0;    ///< with nothing to hold it against
-constexpr double kThrottleBelowSet_pct = 2.5;  ///< below the other pulls
+constexpr double kThrottleShort_pct = 90.0;   ///< with nothing to hold it against
+constexpr double kThrottleBelowSet_pct = 2.5; ///< below the other pulls
 
 void startSpike(EventSheet& sheet) {
     for (const Trim& trim : sheet.curve.sweep.trims) {
-        if (trim.reason != TrimReason::UnsettledStart)
+        // Torque from a rate of change is smeared over its width where the load comes on: that is no fault of the pull.
+        const bool smeared = trim.to_s - trim.from_s < 2.0 * sheet.curve.source->differentiation_s;
+        if (trim.reason != TrimReason::UnsettledStart || smeared)
             continue;
         const double size = startDeviation(sheet.curve, trim);
         const size_t at = 0;
         sheet.events.push_back({"start_spike",
-                            {sheet.curve.sweep.whole_rpm.low, sheet.s.speed_rpm[at]},
-                            trim.from_s,
-                            trim.to_s,
-                            size,
-                            fmt::format("torque {:+.0f} % while the load was taken up, until {:.0f} rpm",
-                                        100.0 * size, sheet.s.speed_rpm[at])});
+                                {sheet.curve.sweep.whole_rpm.low, sheet.s.speed_rpm[at]},
+                                trim.from_s,
+                                trim.to_s,
+                                size,
+                                fmt::format("torque {:+.0f} % while the load was taken up, until {:.0f} rpm",
+                                            100.0 * size, sheet.s.speed_rpm[at])});
     }
 }
 
@@ -59,18 +61,18 @@ void stumbles(EventSheet& sheet) {
         const size_t from = dips.front().first;
         const size_t to = dips.back().second;
         sheet.add("breakup", from, to, -deepest,
-            fmt::format("torque stumbles {} times by up to {:.0f} %, {}: ignition, trigger, plug or fuel",
-                        dips.size(), -100.0 * deepest, rpmWords(sheet.s.speed_rpm[from], sheet.s.speed_rpm[to])));
+                  fmt::format("torque stumbles {} times by up to {:.0f} %, {}: ignition, trigger, plug or fuel",
+                              dips.size(), -100.0 * deepest, rpmWords(sheet.s.speed_rpm[from], sheet.s.speed_rpm[to])));
         sheet.brokenUp = true;
     } else if (!dips.empty() && -deepest > 2.0 * limit) {
         sheet.add("spike", dips.front().first, dips.back().second, -deepest,
-            fmt::format("torque drops by {:.0f} % for a moment near {:.0f} rpm", -100.0 * deepest,
-                        sheet.s.speed_rpm[dips.front().first]));
+                  fmt::format("torque drops by {:.0f} % for a moment near {:.0f} rpm", -100.0 * deepest,
+                              sheet.s.speed_rpm[dips.front().first]));
     }
     if (up < off.size() && !sheet.brokenUp) // between stumbles the running median itself is low
         sheet.add("spike", up, up, off[up],
-            fmt::format("torque jumps by {:.0f} % for a moment near {:.0f} rpm", 100.0 * off[up],
-                        sheet.s.speed_rpm[up]));
+                  fmt::format("torque jumps by {:.0f} % for a moment near {:.0f} rpm", 100.0 * off[up],
+                              sheet.s.speed_rpm[up]));
 }
 
 /// A sudden loss of torque that stays: lines through what lies before and after meet with a step, and after a while the
@@ -88,7 +90,7 @@ void collapse(EventSheet& sheet) {
     for (size_t i = reach + leave; i + reach + leave < s.rows(); ++i) {
         const double before = fitLine(s.time_s, calm, i - reach - leave, i - leave).at(s.time_s[i]);
         const double after = fitLine(s.time_s, calm, i + leave, i + leave + reach).at(s.time_s[i]);
-        const double drop = 1.0 - after / before;
+        const double drop = std::min(1.0, 1.0 - after / before);
         if (!(drop > largest))
             continue;
         const size_t longAgo = i > 3 * (reach + leave) ? i - 3 * (reach + leave) : 0;
@@ -124,8 +126,8 @@ void gap(EventSheet& sheet) {
         const double missing = sheet.s.time_s[i] - sheet.s.time_s[i - 1];
         if (missing > std::max(0.1, 5.0 * sheet.s.step_s))
             sheet.add("gap", i - 1, i, missing,
-                fmt::format("{:.1f} s are missing near {:.0f} rpm: the connection was lost", missing,
-                            sheet.s.speed_rpm[i]));
+                      fmt::format("{:.1f} s are missing near {:.0f} rpm: the connection was lost", missing,
+                                  sheet.s.speed_rpm[i]));
     }
 }
 
@@ -138,13 +140,14 @@ double usualEnd_rpm(const EventSheet& sheet) {
 }
 
 void cutOff(EventSheet& sheet) {
-    const bool toTheEnd = sheet.curve.source->time_s.back() - sheet.s.time_s.back() < std::max(0.15, 3.0 * sheet.s.step_s);
+    const bool toTheEnd =
+        sheet.curve.source->time_s.back() - sheet.s.time_s.back() < std::max(0.15, 3.0 * sheet.s.step_s);
     const double usual = usualEnd_rpm(sheet);
     const double reached = sheet.curve.sweep.whole_rpm.high;
     if (toTheEnd && reached < usual - kShortOfEnd_rpm)
         sheet.add("cut_off", sheet.s.rows() - 1, sheet.s.rows() - 1, usual - reached,
-            fmt::format("the recording stops at {:.0f} rpm, {:.0f} rpm short, with the throttle open", reached,
-                        usual - reached));
+                  fmt::format("the recording stops at {:.0f} rpm, {:.0f} rpm short, with the throttle open", reached,
+                              usual - reached));
 }
 
 /// The throttle closes before the sweep is over, for good or for a moment.

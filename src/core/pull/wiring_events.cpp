@@ -56,8 +56,8 @@ void absorber(EventSheet& sheet) {
         return;
     const size_t to = run.first + run.rows - 1;
     sheet.add("absorber_full", run.first, to, 1.0,
-        fmt::format("the absorber is fully loaded, {}: the engine is stronger than the brake there",
-                    rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+              fmt::format("the absorber is fully loaded, {}: the engine is stronger than the brake there",
+                          rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
 }
 
 void dropout(EventSheet& sheet, const Column& column) {
@@ -69,8 +69,8 @@ void dropout(EventSheet& sheet, const Column& column) {
         return; // a channel without any value was never there
     const size_t to = run.first + run.rows - 1;
     sheet.add("dropout", run.first, to, sheet.s.time_s[to] - sheet.s.time_s[run.first],
-        fmt::format("no signal from {}, {}", channelLabel(column.name),
-                    rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+              fmt::format("no signal from {}, {}", channelLabel(column.name),
+                          rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
 }
 
 std::optional<double> usualNoise(const EventSheet& sheet, const std::string& channel) {
@@ -101,10 +101,11 @@ void noise(EventSheet& sheet, const Column& column) {
     if (!(abovePulls || aboveLimit) || (sheet.brokenUp && !aboveLimit))
         return;
     sheet.add("noise", 0, sheet.s.rows() - 1, sd,
-        fmt::format("{} scatters by {:.3g} {}{}: look at its plug, ground and screen", channelLabel(column.name),
-                    sd, column.unit,
-                    usual && *usual > 0.0 ? fmt::format(", {:.0f} times as much as in the other pulls", sd / *usual)
-                                          : std::string()));
+              fmt::format("{} scatters by {:.3g} {}{}: look at its plug, ground and screen", channelLabel(column.name),
+                          sd, column.unit,
+                          usual && *usual > 0.0
+                              ? fmt::format(", {:.0f} times as much as in the other pulls", sd / *usual)
+                              : std::string()));
 }
 
 /// It stands still although it moved before, or in the other pulls, or must move in any engine.
@@ -128,8 +129,8 @@ void frozen(EventSheet& sheet, const Column& column) {
         return;
     const size_t to = run.first + run.rows - 1;
     sheet.add("frozen", run.first, to, seconds,
-        fmt::format("{} stands at {:.4g} {} for {:.1f} s, {}", channelLabel(column.name), values[run.first],
-                    column.unit, seconds, rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+              fmt::format("{} stands at {:.4g} {} for {:.1f} s, {}", channelLabel(column.name), values[run.first],
+                          column.unit, seconds, rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
 }
 
 } // namespace

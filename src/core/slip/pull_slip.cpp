@@ -44,6 +44,8 @@ double meanIn(const Curve& curve, const std::vector<double>& values, const RpmRa
 
 std::string signedPercent(double percent) {
     std::string out = fmt::format("{:+.1f} %", percent);
+    if (out == "-0.0 %" || out == "+0.0 %")
+        return "0.0 %";
     if (out.front() == '-')
         out.replace(0, 1, "\xE2\x88\x92");
     return out;

@@ -44,7 +44,8 @@ AirTerms airTerms(Standard standard, const HumidAir& air, const EngineForAir& en
     // Moved one after the other: pressure, vapour, temperature. The reference of 99 kPa dry is 100 kPa with 1 kPa of
     // vapour in the texts that name both; the other standards name no vapour.
     const double vapour_pa = info.referenceIsDry && info.referencePressure_pa == 99000.0 ? 1000.0 : 0.0;
-    const std::array<double, 3> reference{info.referencePressure_pa + vapour_pa, vapour_pa, info.referenceTemperature_c};
+    const std::array<double, 3> reference{info.referencePressure_pa + vapour_pa, vapour_pa,
+                                          info.referenceTemperature_c};
     const std::array<double, 3> today{air.pressure_pa, air.vapourPressure_pa, air.temperature_c};
     std::array<double, 3> sum{};
     std::array<size_t, 3> order{0, 1, 2};

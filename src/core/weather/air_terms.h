@@ -8,8 +8,8 @@
 
 namespace hillrun {
 
-/// What each measured quantity does to a factor, in per cent of power. The three add up to the factor minus one: each is
-/// its mean step over all orders in which the three can be moved from the standard's reference to today (a Shapley
+/// What each measured quantity does to a factor, in per cent of power. The three add up to the factor minus one: each
+/// is its mean step over all orders in which the three can be moved from the standard's reference to today (a Shapley
 /// value), because no order is better than another.
 struct AirTerms {
     double pressure_pct = 0.0;

@@ -178,9 +178,14 @@ AirFactor plausibility(AirFactor out, const HumidAir& air) {
     if (air.pressure_pa < 60000.0 || air.pressure_pa > 110000.0)
         addNote(out.validityNote, fmt::format("a station pressure of {:.2f} kPa is hardly possible: check its unit",
                                               air.pressure_pa / 1000.0));
+    if (air.vapourPressure_pa > 1.005 * saturationPressure_pa(air.temperature_c))
+        addNote(out.validityNote, fmt::format("a vapour pressure of {:.2f} kPa is more than air of that temperature "
+                                              "holds: check the reading",
+                                              air.vapourPressure_pa / 1000.0));
     if (air.temperature_c < -40.0 || air.temperature_c > 60.0)
-        addNote(out.validityNote,
-                fmt::format("an intake temperature of {:.1f} C is hardly possible: check its unit", air.temperature_c));
+        addNote(out.validityNote, fmt::format("an intake temperature of {:.1f} \xC2\xB0"
+                                              "C is hardly possible: check its unit",
+                                              air.temperature_c));
     return out;
 }
 
@@ -201,8 +206,11 @@ std::string validityRange(Standard standard, Ignition ignition) {
     const Validity range = validityOf(standard, ignition);
     if (!std::isfinite(range.temperature_c.low))
         return {};
-    std::string out = fmt::format("{:g} to {:g} C, {:g} to {:g} kPa dry", range.temperature_c.low,
-                                  range.temperature_c.high, range.dryPressure_kpa.low, range.dryPressure_kpa.high);
+    std::string out = fmt::format("{:g} to {:g} "
+                                  "\xC2\xB0"
+                                  "C, {:g} to {:g} kPa dry",
+                                  range.temperature_c.low, range.temperature_c.high, range.dryPressure_kpa.low,
+                                  range.dryPressure_kpa.high);
     if (std::isfinite(range.factor.low))
         out += fmt::format(", factor {:g} to {:g}", range.factor.low, range.factor.high);
     return out;
@@ -223,7 +231,9 @@ AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& 
         throw DataError(Problem::ImpossibleAir, {fmt::format("the factor comes out at {:.4f}", out.factor)});
 
     const Validity validity = validityOf(standard, engine.ignition);
-    checkRange(out, validity.temperature_c, air.temperature_c, "temperature", " C");
+    checkRange(out, validity.temperature_c, air.temperature_c, "temperature",
+               " \xC2\xB0"
+               "C");
     checkRange(out, validity.dryPressure_kpa, air.dryPressure_pa / 1000.0, "dry pressure", " kPa");
     checkRange(out, validity.factor, out.factor, "factor", "");
     return plausibility(std::move(out), air);

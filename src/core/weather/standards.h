@@ -31,8 +31,8 @@ struct EngineForAir {
     Ignition ignition = Ignition::Spark;
     Aspiration aspiration = Aspiration::Natural;
     double mechanicalEfficiency = 0.85;
-    std::optional<double> fuel_mg_per_litre_cycle; ///< compression ignition only
-    std::optional<double> boostPressureRatio;      ///< absolute, after/before the compressor; 1 when natural
+    std::optional<double> fuel_mg_per_litre_cycle;     ///< compression ignition only
+    std::optional<double> boostPressureRatio;          ///< absolute, after/before the compressor; 1 when natural
     ChargeCooling chargeCooling = ChargeCooling::None; ///< compression ignition only
     BoostSchool boostSchool = BoostSchool::StandardsRule;
     bool boostHeldAbsolute = false;        ///< the controller holds the absolute manifold pressure

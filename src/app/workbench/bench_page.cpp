@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/workbench/bench_page.h"
+
+#include <QToolButton>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+
+WeatherPanel::WeatherPanel(DayDocument& document, Look& look, QWidget* parent)
+    : QWidget(parent), m_document(document), m_look(look) {
+    setObjectName(u"weatherPanel"_s);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(8);
+    m_words = new QLabel(this);
+    m_words->setObjectName(u"weatherWords"_s);
+    m_words->setWordWrap(true);
+    column->addWidget(m_words);
+    auto* frame = new QFrame(this);
+    frame->setProperty("panel", true);
+    auto* boards = new QVBoxLayout(frame);
+    boards->setContentsMargins(1, 2, 1, 1);
+    boards->setSpacing(0);
+    for (size_t i = 0; i < m_boards.size(); ++i) {
+        m_boards[i] = new Board(m_look, u"weatherBoard%1"_s.arg(i), frame);
+        boards->addWidget(m_boards[i], i + 1 == m_boards.size() ? 3 : 2);
+        connect(m_boards[i], &Board::cursorMoved, this, [this](double hours) {
+            for (Board* board : m_boards)
+                board->setCursor(hours, board == m_boards.front() ? tr("%1\u00A0h").arg(hours, 0, 'f', 2) : QString());
+        });
+    }
+    column->addWidget(frame, 1);
+    connect(&m_document, &DayDocument::analysisReady, this, &WeatherPanel::refresh);
+    connect(&m_look, &Look::changed, this, &WeatherPanel::refresh);
+    refresh();
+}
+
+void WeatherPanel::refresh() {
+    const auto analysis = m_document.analysis();
+    if (!analysis) {
+        for (Board* board : m_boards)
+            board->setContent({});
+        m_words->setText(m_document.isOpen() ? tr("Working the day out \u2026")
+                                             : tr("No day is open. Press Ctrl+O to open one."));
+        return;
+    }
+    const DayWeather weather = weatherThroughDay(m_document.day(), *analysis);
+    m_words->setText(weatherWords(*analysis, weather));
+    for (size_t i = 0; i < m_boards.size(); ++i)
+        m_boards[i]->setContent(weatherBoard(m_document.day(), weather, static_cast<WeatherBoard>(i), m_look.theme()));
+}
+
+BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
+    : QWidget(parent), m_actions(actions) {
+    setObjectName(u"benchPage"_s);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(16, 8, 16, 12);
+    column->setSpacing(6);
+    auto* tools = new QHBoxLayout;
+    for (const char* id : {"bench.air", "bench.weather"}) {
+        actions.get(id)->setCheckable(true);
+        auto* button = new QToolButton(this);
+        button->setDefaultAction(actions.get(id));
+        button->setObjectName(QLatin1StringView(id) + u"_button"_s);
+        button->setProperty("flat", true);
+        button->setProperty("switch", true);
+        button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+        tools->addWidget(button);
+    }
+    tools->addStretch(1);
+    column->addLayout(tools);
+    m_parts = new QStackedWidget(this);
+    m_parts->addWidget(new AirPanel(document, selection, look, m_parts));
+    m_parts->addWidget(new WeatherPanel(document, look, m_parts));
+    column->addWidget(m_parts, 1);
+    showPart(0);
+}
+
+void BenchPage::showPart(int part) {
+    m_parts->setCurrentIndex(part);
+    m_actions.get("bench.air")->setChecked(part == 0);
+    m_actions.get("bench.weather")->setChecked(part == 1);
+}
+
+} // namespace hillrun

@@ -28,14 +28,14 @@ public:
     Page page;
 
     void header() {
-        page.add(Area{{{kLeft, 40}, {kLeft + 5, 40}, {kLeft + 5, 66}, {kLeft, 66}}, 0x0E6A6A, 1.0, false});
+        page.add(Area{{{kLeft, 40}, {kLeft + 5, 40}, {kLeft + 5, 78}, {kLeft, 78}}, 0x0E6A6A, 1.0, false});
         text(kLeft + 14, 52, m_day.name.empty() ? "Untitled day" : m_day.name, 14, kInk, true);
         text(kLeft + 14, 65, joined({m_day.date, m_day.article.name, m_day.cell.name, m_day.operatorName}), 8.5,
              kQuietInk);
         text(kRight, 52, "Hill Run", 9, kQuietInk, true, Align::Right);
-        text(kRight, 65, basisText(m_analysis) + airText(), 8.5, kQuietInk, false, Align::Right);
-        rule(74);
-        m_y = 96;
+        text(kLeft + 14, 77, basisText(m_analysis) + airText(), 8.5, kQuietInk);
+        rule(86);
+        m_y = 106;
     }
 
     void sentence(const std::string& words) {

@@ -125,7 +125,7 @@ const std::vector<const char*>& faultKinds() {
         "start_spike", "breakup",     "collapse",       "limiter",       "absorber_full",   "dropout",
         "noise",       "frozen",      "slip",           "boost_leak",    "lost_connection", "throttle_short",
         "lift",        "mixture",     "knock",          "timing_pulled", "bypass",          "wrong_unit",
-        "wrong_gear",  "clutch_slip", "converter_slip", "resonance"};
+        "wrong_gear",  "clutch_slip", "converter_slip", "resonance",     "spike",           "gap"};
     return kinds;
 }
 

@@ -324,6 +324,10 @@ void PullSimulation::applyFaults(double intoSweep_s) {
     }
     if (m_limited && uniform() < 0.5)
         torque_nm *= 0.4;
+    if (const FaultSpec* spike = fault("spike");
+        spike && !m_lifted && m_state.speed_rpm > spike->at_rpm &&
+        m_state.speed_rpm < spike->at_rpm + 0.03 * m_spec.protocol.rate_rpm_per_s)
+        torque_nm *= 1.0 + spike->size_pct / 100.0;
     if (const FaultSpec* collapse = fault("collapse");
         collapse && !m_lifted && intoSweep_s > 0.0 && m_state.speed_rpm > collapse->at_rpm) {
         const double since_s = (m_state.speed_rpm - collapse->at_rpm) / m_spec.protocol.rate_rpm_per_s;
@@ -348,7 +352,7 @@ void PullSimulation::applyFaultsOfTheCell() {
         m_state.torque_nm *= 1.0 - m_state.boostLost_kpa / wide;
     }
     if (const FaultSpec* slip = fault("slip"))
-        m_state.slip = slip->size_pct / 100.0 * ramp(*slip, 300.0);
+        m_state.slip = slip->size_pct / 100.0 * ramp(*slip, onInertiaRollers() ? 900.0 : 300.0);
     if (const FaultSpec* slip = fault("clutch_slip"); slip && m_state.speed_rpm > slip->at_rpm)
         m_state.slip = slip->size_pct / 100.0;
     if (const FaultSpec* slip = fault("converter_slip"))
@@ -429,6 +433,12 @@ void PullSimulation::read(std::span<double> out, std::span<const Recorded> chann
                                  : reading(m_spec, m_effect, m_start.air, m_state, recorded.channel);
         out[i] = faulty(recorded, recordedReading(recorded, value, m_spec.noise, m_generator, m_normal));
     }
+}
+
+bool PullSimulation::rowsMissing() const {
+    const FaultSpec* gap = fault("gap");
+    return gap && !m_lifted && m_state.speed_rpm > gap->at_rpm &&
+           m_state.speed_rpm < gap->at_rpm + 0.3 * m_spec.protocol.rate_rpm_per_s;
 }
 
 bool PullSimulation::connectionLost() const {

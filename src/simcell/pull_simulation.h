@@ -85,6 +85,8 @@ public:
     /// All recorded channels now; NaN where a fault leaves none.
     void read(std::span<double> out, std::span<const Recorded> channels);
     [[nodiscard]] bool connectionLost() const;
+    /// Rows of a gap: measured, but never received.
+    [[nodiscard]] bool rowsMissing() const;
 
 private:
     double normal() { return m_normal(m_generator); }

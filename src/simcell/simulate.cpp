@@ -35,6 +35,8 @@ ChannelTable recordPull(const CellSpec& spec, const Pull& pull, double at_h, Gen
         simulation.moveTo(i / spec.protocol.sample_hz, 1.0 / spec.protocol.sample_hz);
         if (simulation.connectionLost())
             break; // what came later was never received
+        if (simulation.rowsMissing())
+            continue;
         simulation.read(row, channels);
         for (size_t c = 0; c < row.size(); ++c)
             table.columns[c].values.push_back(row[c]);

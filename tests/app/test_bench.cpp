@@ -188,6 +188,6 @@ TEST_CASE("losses and inertia are entered with the article and act on every figu
     CHECK(w.analysis().place == PowerPlace{MeasuredAt::Crank, true});
     CHECK(w.text("articleText").contains(u"carried to the crank by 20 %"_s));
     w.window->showPage(Page::Compare);
-    CHECK(w.text("answer").contains(u"at the crank, estimated"_s));
-    CHECK(w.find<Board>("curvesBoard")->content().title.contains(u"at the crank, estimated"_s));
+    CHECK(w.text("answer").contains(u"at the crank (estimate)"_s));
+    CHECK(w.find<Board>("curvesBoard")->content().title.contains(u"at the crank (estimate)"_s));
 }

@@ -87,7 +87,7 @@ TEST_CASE("events are named on the curve and told on the slip, with a reason and
     CHECK(w.findings().text().contains(u"charge escapes"_s));
     CHECK(w.findings().text().contains(u"differentiated over"_s)); // how the rollers' power was got
     CHECK(w.findings().text().contains(u"at the crank"_s));
-    CHECK(board.title.contains(u"at the crank, estimated"_s));
+    CHECK(board.title.contains(u"at the crank (estimate)"_s));
     CHECK(w.find<QTableView>("pullTable")
               ->model()
               ->index(1, PullModel::Remarks)
@@ -152,7 +152,7 @@ TEST_CASE("the finding's place puts the cursor there, in every view") {
     QStringList heads;
     for (int i = 0; i < numbers->model()->columnCount(); ++i)
         heads << numbers->model()->headerData(i, Qt::Horizontal).toString();
-    CHECK(heads[1].contains(u"kW at the crank, estimated"_s));
+    CHECK(heads[1].contains(u"kW at the crank (estimate)"_s));
     CHECK(heads.contains(u"mean effective pressure, kPa"_s));
     CHECK(heads.contains(u"back pressure over boost"_s));
     CHECK(heads[0].contains(u"rpm"_s));

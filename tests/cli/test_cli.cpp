@@ -61,6 +61,48 @@ TEST_CASE("weather answers one case") {
         CHECK(answer.contains(key));
 }
 
+TEST_CASE("weather knows schools, friction and altimeter settings") {
+    const std::string air = "weather --temperature-c 30 --humidity-pct 0 --json --standard ";
+    const std::string boosted = " --pressure-kpa 95 --aspiration turbocharged";
+    const Json held = run(air + "sae-j1349" + boosted + " --boost-correction held").json();
+    CHECK(held["factor"] == 1.0);
+    CHECK(held["boost_correction"] == "boosted: no factor, boost is held");
+    CHECK(run(air + "ece-r85" + boosted + " --boost-held-absolute").json()["factor"] == 1.0);
+    CHECK(run(air + "iso-1585" + boosted + " --boost-held-absolute").json()["factor"].get<double>() ==
+          Approx(1.061279379).margin(5e-10)); // arithmetic on the printed formula
+    CHECK(run(air + "iso-1585" + boosted + " --boost-correction temperature_only").json()["factor"].get<double>() ==
+          Approx(std::pow(303.0 / 298.0, 0.6)));
+    const double ca = 99.0 / 95.0 * std::sqrt(303.0 / 298.0);
+    CHECK(
+        run(air + "sae-j1349 --pressure-kpa 95 --friction-power-kw 20 --power-kw 100").json()["factor"].get<double>() ==
+        Approx((120.0 * ca - 20.0) / 100.0));
+    // ISO 2533: the standard setting at 500 m is 95.461 kPa.
+    CHECK(run(air + "sae-j1349 --altimeter-setting-kpa 101.325 --altitude-m 500")
+              .json()["dry_pressure_kpa"]
+              .get<double>() == Approx(95.4608).margin(5e-4));
+    CHECK(run(air + "sae-j1349 --altimeter-setting-kpa 101.325").status == 2);
+    const Run typed = run("weather --temperature-c 20 --humidity-pct 50 --standard sae-j1349 --pressure-kpa 101.3 "
+                          "--altitude-m 600");
+    CHECK(typed.status == 0);
+    CHECK(typed.error.find("sea-level figure") != std::string::npos);
+}
+
+TEST_CASE("reduce says how a pull on rollers was worked out and what was found on it") {
+    const Json answer = run("reduce '" + test::rollerDay().string() + "' --pull p02 --json").json();
+    CHECK(answer["power_at"] == "crank (estimate)");
+    CHECK(answer["basis"][0].get<std::string>().find("Power from rollers of 46 kg m2") == 0);
+    CHECK(answer["ratio"].get<double>() == Approx(3.6405).epsilon(0.002)); // what was put in
+    bool bypass = false;
+    for (const Json& event : answer["events"])
+        bypass = bypass || event["kind"] == "bypass_open";
+    CHECK(bypass);
+    const Json steps = run("reduce '" + test::tractorDay().string() + "' --pull p01 --json").json();
+    CHECK(steps["power_at"] == "hub");
+    CHECK(steps["rpm"].front() == 1000.0);
+    CHECK(steps["rpm"].back() == 2200.0);
+    CHECK(steps["events"].empty());
+}
+
 TEST_CASE("weather answers a batch in order, errors among the rest") {
     const test::TemporaryFolder temporary;
     write(temporary.path() / "cases.json",

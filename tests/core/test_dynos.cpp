@@ -6,6 +6,7 @@
 #include "core/compare/analyse.h"
 #include "core/pull/coast_down.h"
 #include "core/pull/differentiate.h"
+#include "core/pull/events.h"
 #include "core/pull/reduce.h"
 #include "core/units/units.h"
 #include "day_support.h"
@@ -201,7 +202,7 @@ TEST_CASE("a coast-down gives the loss curve, and the crank is an estimate that 
         CHECK(reduced.loss->torque_nm(w) == Approx(spec.losses.torque_nm(w)).epsilon(0.01));
     for (const PullResult& pull : reduced.pulls) {
         checkRecovered(*pull.curve, engineOf(spec));
-        CHECK(placeText(pull.curve->place) == "at the crank, estimated");
+        CHECK(placeText(pull.curve->place) == "at the crank (estimate)");
         CHECK(placeShort(pull.curve->place) == "crank (estimate)");
         CHECK(pull.curve->loss_w.size() == pull.curve->rpm.size());
     }
@@ -317,6 +318,46 @@ TEST_CASE("engine speed comes from the rollers when it was not recorded") {
     const Curve curve = reduce(day.pulls[0], dynoOf(day), {});
     checkRecovered(curve, engineOf(spec));
     CHECK(curve.source->basis.front().find("from gear and tyre") != std::string::npos);
+}
+
+TEST_CASE("engine speed comes from the road speed, gear and tyre when there is nothing else") {
+    sim::CellSpec spec = cell(0.3);
+    spec.day.cell.kind = CellKind::ChassisBrake;
+    spec.day.cell.measuredAt = MeasuredAt::Wheel;
+    spec.day.article.vehicle.tyreRadius_m = 0.3;
+    spec.day.article.vehicle.finalDrive = 4.0;
+    spec.day.article.vehicle.gears = {2.0, 1.25};
+    spec.engine.turbo = true; // this cell's road speed belongs to the boosted engine
+    spec.engine.baseBoost_kpa = {{2000, 40}, {8000, 40}};
+    spec.protocol.gear = 2;
+    spec.protocol.roadSpeed_kmh_per_krpm = angularSpeed(1000.0) / (4.0 * 1.25) * 0.3 * 3.6;
+    spec.protocol.engineSpeed = false;
+    TestDay day = sim::simulateDay(spec, 4);
+    REQUIRE_FALSE(day.pulls[0].raw->find("engine_speed"));
+    REQUIRE(day.pulls[0].raw->find("road_speed"));
+    const Curve curve = reduce(day.pulls[0], dynoOf(day), {});
+    CHECK(curve.rpm.front() < 2650.0);
+    CHECK(curve.rpm.back() >= 6900.0);
+    checkRecovered(curve, engineOf(spec));
+    day.article.vehicle.tyreRadius_m.reset();
+    CHECK(test::messageOf([&] { (void)reduce(day.pulls[0], dynoOf(day), {}); }).find("no engine speed") !=
+          std::string::npos);
+}
+
+TEST_CASE("a torque in the wrong unit is corrected on top of its rows") {
+    const sim::CellSpec spec = cell(0.0);
+    TestDay day = sim::simulateDay(spec, 4);
+    const Curve before = reduce(day.pulls[0], dynoOf(day), {});
+    day.pulls[0].torqueFactor = unit::kPoundFoot_nm;
+    const Curve after = reduce(day.pulls[0], dynoOf(day), {});
+    CHECK(after.power_w[10] == Approx(unit::kPoundFoot_nm * before.power_w[10]));
+    CHECK(after.source->basis.back().find("corrected by hand") != std::string::npos);
+    std::vector<std::string> words; // 1.3558 is lbf.ft, and within 1.2 % of PS and hp as well
+    for (const UnitAnswer& answer : unitAnswers(1.3558))
+        words.push_back(answer.words);
+    CHECK(std::find(words.begin(), words.end(), "N.m taken for lbf.ft") != words.end());
+    CHECK(std::find(words.begin(), words.end(), "PS taken for kW") != words.end());
+    CHECK(unitAnswers(1.05).empty());
 }
 
 TEST_CASE("a derivative gives straight and parabolic courses back unchanged") {

@@ -81,3 +81,31 @@ TEST_CASE("what is wrong with a day is said with the key") {
     CHECK(problem("").find("the file is empty") != std::string::npos);
     CHECK(problem("[1,2]").find("expected an object") != std::string::npos);
 }
+
+TEST_CASE("dynos, losses, friction and the school of boosted engines survive the round trip") {
+    std::string text = with("\"head\": \"late\"",
+                            R"("inertia_kgm2": 0.12, "boost_held_absolute": true, "charge_cooling": "liquid",
+                               "friction_power_kw": [[2000, 3.5], [4000, 9]])");
+    const size_t at = text.find("\"pulls\"");
+    text.insert(at,
+                R"("boost_correction": "temperature_only", "loss": {"method": "coast_down", "percent": 18, "to": "hub"},
+                       )");
+    text.insert(text.find("\"gear\": 4"), R"("measured_at": "wheel", "torque_factor": 1.3558, )");
+    const TestDay day = dayFromJson(text, "day.json");
+    CHECK(day.article.engine.inertia_kgm2 == 0.12);
+    CHECK(day.article.engine.boostHeldAbsolute);
+    CHECK(day.article.engine.chargeCooling == ChargeCooling::Liquid);
+    CHECK(day.article.engine.friction == std::vector<FrictionPoint>{{2000.0, 3500.0}, {4000.0, 9000.0}});
+    CHECK(day.boostSchool == BoostSchool::TemperatureOnly);
+    CHECK(day.loss == LossSettings{LossMethod::CoastDown, 18.0, MeasuredAt::Hub, {}});
+    CHECK(day.pulls[0].measuredAt == MeasuredAt::Wheel);
+    CHECK(day.pulls[0].torqueFactor == 1.3558);
+    CHECK(dayFromJson(dayToJson(day), "day.json") == day);
+    CHECK(problem(with("\"head\": \"late\"", R"("friction_power_kw": [[4000, 9], [2000, 3]])")).find("rising rpm") !=
+          std::string::npos);
+    CHECK(problem(with("\"gear\": 4", R"("torque_factor": 0, "gear": 4)")).find("above zero") != std::string::npos);
+    CHECK(problem(with("\"gear\": 4", R"("measured_at": "moon", "gear": 4)")).find("crank, hub or wheel") !=
+          std::string::npos);
+    CHECK(problem(with("\"builds\"", R"("loss": {"method": "percent", "percent": 80}, "builds")")).find("percent") !=
+          std::string::npos);
+}

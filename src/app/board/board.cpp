@@ -167,7 +167,7 @@ void Board::setCompact() {
     axisRect()->setMargins(QMargins(46, 22, 10, 18));
     m_title->position->setCoords(8, 10);
     setMinimumHeight(84);
-    xAxis->ticker()->setTickCount(3);
+    xAxis->ticker()->setTickCount(2);
 }
 
 void Board::resizeEvent(QResizeEvent* event) {

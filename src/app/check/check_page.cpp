@@ -62,7 +62,7 @@ QWidget* CheckPage::makeLeft(ActionRegistry& actions) {
     m_table->horizontalHeader()->setHighlightSections(false);
     m_table->horizontalHeader()->setStretchLastSection(true);
     m_table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    const int widths[] = {76, 50, 66, 66};
+    const int widths[] = {76, 48, 66, 74};
     for (int i = 0; i < 4; ++i)
         m_table->setColumnWidth(i, widths[i]);
     m_table->setMinimumWidth(360);

@@ -118,7 +118,7 @@ QString remarksOf(const PullResult* result) {
             if (!isRemark(event))
                 out << qs(eventTitle(event.kind));
         for (const Trim& trim : result->curve->sweep.trims)
-            if (isWorthSaying(trim))
+            if (trim.reason == TrimReason::ByHand) // the program's own trims are events, when they are news
                 out << QString::fromUtf8(trimReasonText(trim.reason));
     }
     out.removeDuplicates();

@@ -26,6 +26,21 @@ QString joined(QStringList parts) {
     return parts.join(u", "_s);
 }
 
+/// Where power is measured, and whether it is carried towards the engine.
+QString whereMeasured(const TestDay& day) {
+    const QString at = placeTitles()[static_cast<int>(day.cell.measuredAt)];
+    const QString to = placeTitles()[static_cast<int>(day.loss.to)];
+    switch (day.loss.method) {
+    case LossMethod::CoastDown:
+        return QObject::tr("%1, carried to the %2 by coast-down").arg(at, to);
+    case LossMethod::Percent:
+        return QObject::tr("%1, carried to the %2 by %3 %").arg(at, to).arg(day.loss.percent);
+    case LossMethod::None:
+        break;
+    }
+    return QObject::tr("measured at the %1").arg(at);
+}
+
 } // namespace
 
 QString articleWords(const TestDay& day) {
@@ -47,17 +62,7 @@ QString articleWords(const TestDay& day) {
                 gears.isEmpty() ? QString() : QObject::tr("gears %1").arg(gears.join(u" "_s)),
                 known(v.finalDrive, QObject::tr("final drive %1")),
                 known(e.redLine_rpm, QObject::tr("red line %1 rpm"))}),
-        joined({qs(day.cell.name), cellKindTitles()[static_cast<int>(day.cell.kind)],
-                QObject::tr("measured at the %1").arg(placeTitles()[static_cast<int>(day.cell.measuredAt)]),
-                day.loss.method == LossMethod::CoastDown ? QObject::tr("carried to the %1 by coast-down (estimate)")
-                                                               .arg(placeTitles()[static_cast<int>(day.loss.to)])
-                : day.loss.method == LossMethod::Percent ? QObject::tr("carried to the %1 by %2 % (crude estimate)")
-                                                               .arg(placeTitles()[static_cast<int>(day.loss.to)])
-                                                               .arg(day.loss.percent)
-                                                         : QString()}),
-        e.aspiration == Aspiration::Natural
-            ? QString()
-            : QObject::tr("air factor, boosted: %1").arg(QString::fromUtf8(boostSchoolTitle(day.boostSchool))),
+        joined({qs(day.cell.name), cellKindTitles()[static_cast<int>(day.cell.kind)], whereMeasured(day)}),
     };
     QStringList out = lines;
     out.removeAll(QString());

@@ -11,7 +11,7 @@ Dyno dynoOf(const TestDay& day) {
 }
 
 std::string placeText(const PowerPlace& place) {
-    return fmt::format("at the {}{}", measuredAtName(place.at), place.estimate ? ", estimated" : "");
+    return fmt::format("at the {}{}", measuredAtName(place.at), place.estimate ? " (estimate)" : "");
 }
 
 std::string placeShort(const PowerPlace& place) {

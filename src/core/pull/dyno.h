@@ -22,7 +22,7 @@ struct PowerPlace {
     bool estimate = false;
     bool operator==(const PowerPlace&) const = default;
 };
-/// "at the wheel"; "at the crank, estimated"
+/// "at the wheel"; "at the crank (estimate)"
 std::string placeText(const PowerPlace& place);
 /// "wheel"; "crank (estimate)"
 std::string placeShort(const PowerPlace& place);

@@ -84,10 +84,11 @@ static void leaveToSlip(std::vector<Event>& events) {
     });
     if (slip == events.end())
         return;
-    const double from_s = slip->from_s - 0.5;
+    const double from_s = slip->from_s - 1.5; // it is named once it is 3 % deep
     std::erase_if(events, [from_s](const Event& event) {
-        return event.from_s >= from_s && (event.kind == "collapse" || event.kind == "spike" ||
-                                          event.kind == "breakup" || event.kind == "dip" || event.kind == "hump");
+        return event.to_s >= from_s &&
+               (event.kind == "wrong_unit" || event.kind == "collapse" || event.kind == "spike" ||
+                event.kind == "breakup" || event.kind == "dip" || event.kind == "hump");
     });
 }
 

@@ -158,9 +158,10 @@ std::vector<double> throughSteps(std::span<const double> rpm, std::span<const do
     const double low = x.front();
     const double high = x.back();
     const boost::math::interpolators::makima<std::vector<double>> line(std::move(x), std::move(y));
+    constexpr double beyond_rpm = 6.0; // held flat so far beyond the ends
     for (size_t i = 0; i < at.size(); ++i)
-        if (at[i] >= low && at[i] <= high)
-            out[i] = line(at[i]);
+        if (at[i] >= low - beyond_rpm && at[i] <= high + beyond_rpm)
+            out[i] = line(std::clamp(at[i], low, high));
     return out;
 }
 

@@ -22,7 +22,7 @@ std::vector<HeldStep> findHeldSteps(const SweepSignals& recorded);
 /// The sweep that the steps are, with everything between and around them as trims.
 Sweep sweepOfSteps(const SweepSignals& recorded, std::vector<HeldStep>& steps, const std::optional<RpmRange>& byHand);
 
-/// A smooth line through the steps' means (modified Akima) at rising speeds; NaN outside.
+/// A smooth line through the steps' means (modified Akima) at rising speeds; flat for 6 rpm beyond its ends, then NaN.
 std::vector<double> throughSteps(std::span<const double> rpm, std::span<const double> values,
                                  std::span<const double> at);
 

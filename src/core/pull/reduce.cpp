@@ -24,13 +24,20 @@ std::vector<double> gridIn(const RpmRange& window, double step) {
 
 SweepSignals sweepSignals(const PullSignals& s) { return {s.time_s, s.speed_rpm, s.torque_nm, s.throttle_pct}; }
 
+/// Where a curve has values. A held speed misses its set point by a few rpm: the set point still counts.
+RpmRange reachOf(const Curve& curve) {
+    constexpr double hold_rpm = 5.0;
+    const RpmRange& window = curve.sweep.window_rpm;
+    return curve.steps.empty() ? window : RpmRange{window.low - hold_rpm, window.high + hold_rpm};
+}
+
 /// Turns columns of raw rows into values on the curve's grid: smoothed over a sweep, or through held steps.
 class RowsToGrid {
 public:
     RowsToGrid(Curve& curve, const PullSignals& signals, const ReduceSettings& settings) : m_curve(curve) {
         m_first = curve.sweep.first;
         m_count = curve.sweep.last - m_first + 1;
-        curve.rpm = gridIn(curve.sweep.window_rpm, settings.grid_rpm);
+        curve.rpm = gridIn(reachOf(curve), settings.grid_rpm);
         if (curve.steps.empty())
             m_smoother.emplace(part(signals.speed_rpm), curve.rpm, settings.smoothing_rpm);
         for (const HeldStep& step : curve.steps)

@@ -91,7 +91,7 @@ std::optional<double> noiseLimit(const std::string& channel) {
 }
 
 void noise(EventSheet& sheet, const Column& column) {
-    if (column.name == "time" || column.name == "engine_speed" || column.name == "torque" || column.name == "power")
+    if (column.name == "time" || column.name == "engine_speed")
         return;
     const double sd = sampleNoise(sheet.s.part(column));
     const auto limit = noiseLimit(column.name);

@@ -119,6 +119,14 @@ TEST_CASE("what cannot be reduced says why") {
     day.cell.sweep = SweepDirection::Steps;
     CHECK(message().find("held speeds were found") != std::string::npos);
     day.cell.sweep = SweepDirection::Up;
+    auto fast = std::make_shared<ChannelTable>(*day.pulls[0].raw);
+    for (Column& column : fast->columns)
+        if (column.name == "engine_speed")
+            for (double& rpm : column.values)
+                rpm *= 1000.0; // rpm taken for krpm
+    TestDay wrong = day;
+    wrong.pulls[0].raw = fast;
+    CHECK(test::messageOf([&] { (void)curveOf(wrong); }).find("Check the unit") != std::string::npos);
     day.cell.kind = CellKind::EngineBrake;
     day.article.engine.ignition = Ignition::Compression;
     CHECK(message().find("fuel per litre and cycle") != std::string::npos);

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/board/board.h"
 
+#include "app/board/label_layout.h"
+
 #include "core/compare/judge.h"
 
 #include <algorithm>
@@ -13,8 +15,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr double kGrabPixels = 8.0;
-constexpr double kFewestStretchPixels = 12.0;
 constexpr double kMarkRow = 15.0; ///< pixels between rows of words above the curves
 
 QVector<double> toQt(const std::vector<double>& values) { return {values.begin(), values.end()}; }
@@ -28,37 +28,6 @@ protected:
         return text.replace(u'-', u'\u2212');
     }
 };
-
-/// The row of each word so that no two overlap: the lowest row in which its left edge is free. Rising x.
-std::vector<int> rowsOfWords(const std::vector<std::pair<double, double>>& spans) {
-    std::vector<double> ends; // of each row
-    std::vector<int> out;
-    for (const auto& [left, right] : spans) {
-        size_t row = 0;
-        while (row < ends.size() && left < ends[row] + 8.0)
-            ++row;
-        if (row == ends.size())
-            ends.push_back(0.0);
-        ends[row] = right;
-        out.push_back(static_cast<int>(row));
-    }
-    return out;
-}
-
-/// Spreads label positions so that none overlaps; order is kept.
-void spread(std::vector<double>& pixels, double apart, double top, double bottom) {
-    for (size_t i = 1; i < pixels.size(); ++i)
-        pixels[i] = std::max(pixels[i], pixels[i - 1] + apart);
-    if (pixels.empty())
-        return;
-    double limit = bottom;
-    for (size_t i = pixels.size(); i-- > 0;) {
-        pixels[i] = std::min(pixels[i], limit);
-        limit = pixels[i] - apart;
-    }
-    for (double& pixel : pixels)
-        pixel = std::max(pixel, top);
-}
 
 } // namespace
 
@@ -297,7 +266,7 @@ void Board::placeMarks() {
                                        std::max(axisRect()->left() + 2.0, axisRect()->right() - width - 2.0));
         spans.emplace_back(left, left + width);
     }
-    const std::vector<int> rows = rowsOfWords(spans);
+    const std::vector<int> rows = rowsOfWords(spans, 8.0);
     for (size_t i = 0; i < m_marks.size(); ++i) {
         const double y = axisRect()->top() + 9.0 + kMarkRow * rows[i];
         const double x = xAxis->coordToPixel(m_content.marks[i].x);
@@ -413,124 +382,9 @@ void Board::placeLabels() {
     std::vector<double> pixels;
     for (const Place& place : places)
         pixels.push_back(place.y);
-    spread(pixels, 15.0, axisRect()->top(), axisRect()->bottom());
+    spreadLabels(pixels, 15.0, axisRect()->top(), axisRect()->bottom());
     for (size_t i = 0; i < places.size(); ++i)
         places[i].item->position->setCoords(places[i].x, pixels[i]);
-}
-
-void Board::setCursor(std::optional<double> x, const QString& readout) {
-    m_cursor = x;
-    m_cursorLine->setVisible(x.has_value());
-    m_cursorText->setVisible(x.has_value() && !readout.isEmpty());
-    if (x) {
-        m_cursorLine->point1->setCoords(*x, 0.0);
-        m_cursorLine->point2->setCoords(*x, 1.0);
-        m_cursorText->setText(readout);
-        if (m_compact) { // in the title's line, at its right end
-            m_cursorText->position->setCoords(axisRect()->right() + 4.0, 11.0);
-            m_cursorText->setPositionAlignment(Qt::AlignRight | Qt::AlignVCenter);
-            layer(u"cursor"_s)->replot();
-            return;
-        }
-        const double pixel = xAxis->coordToPixel(*x);
-        const bool rightHalf = pixel > axisRect()->center().x();
-        m_cursorText->position->setCoords(pixel + (rightHalf ? -6.0 : 6.0), 14.0);
-        m_cursorText->setPositionAlignment((rightHalf ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
-    }
-    layer(u"cursor"_s)->replot();
-}
-
-void Board::setEdges(std::optional<RpmRange> edges) {
-    m_edges = edges;
-    showEdges();
-    replot(QCustomPlot::rpQueuedReplot);
-}
-
-void Board::showEdges() {
-    for (size_t i = 0; i < 2; ++i) {
-        m_edgeLines[i]->setVisible(m_edges.has_value());
-        m_edgeGrips[i]->setVisible(m_edges.has_value());
-        if (!m_edges)
-            continue;
-        const double x = i == 0 ? m_edges->low : m_edges->high;
-        m_edgeLines[i]->point1->setCoords(x, 0.0);
-        m_edgeLines[i]->point2->setCoords(x, 1.0);
-        m_edgeGrips[i]->position->setCoords(x, 1.0);
-    }
-}
-
-int Board::edgeNear(double pixel) const {
-    if (!m_edges)
-        return -1;
-    const double low = std::abs(xAxis->coordToPixel(m_edges->low) - pixel);
-    const double high = std::abs(xAxis->coordToPixel(m_edges->high) - pixel);
-    if (std::min(low, high) > kGrabPixels + 6.0)
-        return -1;
-    return low < high ? 0 : 1;
-}
-
-void Board::showStretch(double from, double to) {
-    m_stretch->setVisible(true);
-    m_stretch->topLeft->setCoords(std::min(from, to), 0.0);
-    m_stretch->bottomRight->setCoords(std::max(from, to), 1.0);
-    layer(u"cursor"_s)->replot();
-}
-
-void Board::mousePressEvent(QMouseEvent* event) {
-    if (event->button() == Qt::LeftButton) {
-        m_draggedEdge = edgeNear(event->position().x());
-        m_pressedAt = event->position().x();
-    }
-    QCustomPlot::mousePressEvent(event);
-}
-
-void Board::mouseMoveEvent(QMouseEvent* event) {
-    const double pixel = event->position().x();
-    const double x = xAxis->pixelToCoord(pixel);
-    if (m_draggedEdge >= 0 && m_edges) {
-        double& edge = m_draggedEdge == 0 ? m_edges->low : m_edges->high;
-        edge = std::clamp(x, xAxis->range().lower, xAxis->range().upper);
-        showEdges();
-        replot(QCustomPlot::rpQueuedReplot);
-    } else if (m_pressedAt && m_stretchable && std::abs(pixel - *m_pressedAt) > kFewestStretchPixels) {
-        showStretch(xAxis->pixelToCoord(*m_pressedAt), x);
-    }
-    static_cast<QWidget*>(this)->setCursor(edgeNear(pixel) >= 0 ? Qt::SizeHorCursor : Qt::ArrowCursor);
-    if (xAxis->range().contains(x))
-        Q_EMIT cursorMoved(x);
-    QCustomPlot::mouseMoveEvent(event);
-}
-
-void Board::mouseReleaseEvent(QMouseEvent* event) {
-    const double pixel = event->position().x();
-    if (m_draggedEdge >= 0 && m_edges && m_pressedAt && std::abs(pixel - *m_pressedAt) > 2.0) {
-        Q_EMIT edgesDragged(m_edges->low, m_edges->high);
-    } else if (m_pressedAt && m_stretchable && std::abs(pixel - *m_pressedAt) > kFewestStretchPixels) {
-        const double a = xAxis->pixelToCoord(*m_pressedAt);
-        const double b = xAxis->pixelToCoord(pixel);
-        Q_EMIT stretchDragged(std::min(a, b), std::max(a, b));
-    }
-    m_draggedEdge = -1;
-    m_pressedAt.reset();
-    if (m_stretch->visible()) {
-        m_stretch->setVisible(false);
-        layer(u"cursor"_s)->replot();
-    }
-    QCustomPlot::mouseReleaseEvent(event);
-}
-
-void Board::keyPressEvent(QKeyEvent* event) {
-    const bool left = event->key() == Qt::Key_Left;
-    if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down) {
-        Q_EMIT stepped(event->key() == Qt::Key_Up ? -1 : 1);
-        return;
-    }
-    if (!left && event->key() != Qt::Key_Right)
-        return QCustomPlot::keyPressEvent(event);
-    const QCPRange range = xAxis->range();
-    const double step = (event->modifiers().testFlag(Qt::ShiftModifier) ? 0.1 : 0.01) * range.size();
-    const double from = m_cursor.value_or(range.center());
-    Q_EMIT cursorMoved(std::clamp(from + (left ? -step : step), range.lower, range.upper));
 }
 
 } // namespace hillrun

@@ -27,11 +27,8 @@ void FindingList::show(std::vector<Finding> findings, bool offers) {
     auto* column = new QVBoxLayout(m_inside);
     column->setContentsMargins(0, 0, 4, 0);
     column->setSpacing(6);
-    int number = 0;
-    for (const Finding& finding : m_findings) {
+    for (const Finding& finding : m_findings)
         addRow(finding, offers);
-        ++number;
-    }
     column->addStretch(1);
     setWidget(m_inside); // deletes the one before
 }

@@ -23,27 +23,19 @@ QString sentence(const std::string& text) {
     return out;
 }
 
-/// Lines of the slip that are no events: level, temperatures, mixture, weather.
-void addSlip(std::vector<Finding>& out, const PullSlip& slip, SlipWeight weight) {
-    size_t event = 0;
+/// The lines of the slip of one weight; an event with its place and what can be done about it.
+void addSlip(std::vector<Finding>& out, const PullSlip& slip, const PullResult& result, SlipWeight weight) {
     for (const SlipLine& line : slip.lines) {
         if (line.weight != weight)
             continue;
         Finding finding{line.weight, qs(line.text), {}, {}};
-        for (event = 0; event < slip.events.size(); ++event)
-            if (line.kind == slip.events[event].kind && line.text.find(slip.events[event].why) != std::string::npos)
-                break;
-        if (event < slip.events.size())
-            finding.at_rpm = 0.5 * (slip.events[event].range_rpm.low + slip.events[event].range_rpm.high);
+        if (line.event && result.curve) {
+            const Event& event = slip.events[*line.event];
+            finding.at_rpm = 0.5 * (event.range_rpm.low + event.range_rpm.high);
+            finding.remedy = remedyFor(event, *result.curve);
+        }
         out.push_back(std::move(finding));
     }
-}
-
-void addRemedies(std::vector<Finding>& out, const PullSlip& slip, const Curve& curve) {
-    for (Finding& finding : out)
-        for (const Event& event : slip.events)
-            if (finding.at_rpm && finding.text.contains(qs(event.why)))
-                finding.remedy = remedyFor(event, curve);
 }
 
 void addFacts(std::vector<Finding>& out, const TestDay& day, const Pull& pull, const Curve& curve) {
@@ -90,16 +82,14 @@ std::vector<Finding> findingsOf(const TestDay& day, const DayAnalysis& analysis,
     if (!result->used)
         out.push_back({SlipWeight::Note, QObject::tr("Left out: %1").arg(qs(result->whyLeftOut)), {}, {}});
     const PullSlip slip = pullSlip(day, analysis, id, result->curve ? &result->curve->events : nullptr);
-    addSlip(out, slip, SlipWeight::Warning);
+    addSlip(out, slip, *result, SlipWeight::Warning);
     for (const PullFlag& flag : result->flags)
         out.push_back(
             {SlipWeight::Warning, QObject::tr("Does not look like the others: %1").arg(flagText(flag)), flag.rpm, {}});
-    addSlip(out, slip, SlipWeight::Note);
-    if (result->curve)
-        addRemedies(out, slip, *result->curve);
+    addSlip(out, slip, *result, SlipWeight::Note);
     if (!pull->note.empty())
         out.push_back({SlipWeight::Note, qs(pull->note), {}, {}});
-    addSlip(out, slip, SlipWeight::Fine);
+    addSlip(out, slip, *result, SlipWeight::Fine);
     if (result->curve)
         addFacts(out, day, *pull, *result->curve);
     return out;

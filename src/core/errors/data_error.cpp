@@ -52,6 +52,7 @@ constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
     {Problem::TooFewSamples, "only {0} usable rows", "A pull needs at least 20 rows with speed and torque."},
     {Problem::NoRisingSpeed, "no full-throttle sweep was found: the speed never moves steadily through a range",
      "Set the range by hand, or set the pull aside."},
+    {Problem::ImplausibleSpeed, "the engine speed goes from {0} to {1} rpm", "Check the unit of its column."},
     {Problem::NoRollerInertia, "the inertia of the rollers is not known",
      "Give roller_inertia_kgm2 of the cell: without it rollers that speed up say nothing about power."},
     {Problem::NoRollerSpeed, "there is no roller speed", "Name the column roller_speed [rad/s]."},

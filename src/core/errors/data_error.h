@@ -41,6 +41,7 @@ enum class Problem {
     TimeRunsBack,
     TooFewSamples,
     NoRisingSpeed,
+    ImplausibleSpeed,
     NoRollerInertia,
     NoRollerSpeed,
     TooFewSteps,

@@ -31,6 +31,14 @@ RpmRange reachOf(const Curve& curve) {
     return curve.steps.empty() ? window : RpmRange{window.low - hold_rpm, window.high + hold_rpm};
 }
 
+/// No engine turns so fast; a column in a wrong unit does.
+void checkSpeed(const RpmRange& window) {
+    constexpr double fastest_rpm = 100000.0;
+    if (window.low < 0.0 || window.high > fastest_rpm)
+        throw DataError(Problem::ImplausibleSpeed,
+                        {fmt::format("{:.0f}", window.low), fmt::format("{:.0f}", window.high)});
+}
+
 /// Turns columns of raw rows into values on the curve's grid: smoothed over a sweep, or through held steps.
 class RowsToGrid {
 public:
@@ -228,6 +236,7 @@ Curve reduce(const Pull& pull, const Dyno& dyno, const ReduceSettings& settings,
     } else {
         curve.sweep = findSweep(sweepSignals(*curve.source), dyno.cell.sweep, pull.window_rpm);
     }
+    checkSpeed(curve.sweep.window_rpm);
     const RowsToGrid grid(curve, *curve.source, settings);
     curve.torque_nm = grid.apply(curve.source->torque_nm);
     for (size_t i = 0; i < curve.rpm.size(); ++i)

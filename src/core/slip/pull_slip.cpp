@@ -115,10 +115,12 @@ private:
 
     void events() {
         m_slip.events = m_events ? *m_events : eventsOf(m_day, m_analysis.pulls, m_pull.id);
-        for (const Event& event : m_slip.events) {
+        for (size_t i = 0; i < m_slip.events.size(); ++i) {
+            const Event& event = m_slip.events[i];
             std::string text = eventTitle(event.kind) + ": " + event.why;
             text.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(text.front())));
             add(isRemark(event) ? SlipWeight::Note : SlipWeight::Warning, text, event.kind);
+            m_slip.lines.back().event = i;
         }
     }
 

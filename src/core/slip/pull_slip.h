@@ -14,7 +14,8 @@ enum class SlipWeight { Fine, Note, Warning };
 struct SlipLine {
     SlipWeight weight = SlipWeight::Fine;
     std::string text;
-    std::string kind; ///< of the event, empty for other lines
+    std::string kind;              ///< of the event, empty for other lines
+    std::optional<size_t> event{}; ///< its number among the slip's events
     bool operator==(const SlipLine&) const = default;
 };
 

@@ -1,0 +1,211 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// Events of the engine's control, of the driveline and of the curve's shape, drawn by hand: each with and without other
+// pulls to hold it against.
+
+#include "core/units/units.h"
+#include "event_sketch.h"
+
+#include <catch2/catch.hpp>
+
+using namespace hillrun;
+using test::placesOf;
+using test::Sketch;
+
+namespace {
+
+/// Holds a sketch against a good one.
+struct Against {
+    Sketch good;
+    Curve curve = good.curve();
+    ChannelTraits traits = channelTraits(good.table, curve);
+    EventContext context;
+    explicit Against(const Sketch& sketch) : good(sketch) { context.references = {{&curve, &traits, 98.0}}; }
+    [[nodiscard]] std::string places(const Sketch& sketch) const {
+        return placesOf(findEvents(sketch.table, sketch.curve(), context));
+    }
+};
+
+std::string alone(const Sketch& sketch, const EventContext& context = {}) {
+    return placesOf(findEvents(sketch.table, sketch.curve(), context));
+}
+
+EventContext boosted() {
+    EventContext out;
+    out.boosted = true;
+    out.ambient_kpa = 98.0;
+    return out;
+}
+
+} // namespace
+
+TEST_CASE("a mixture off the others, or off what full load ever is") {
+    const Against against{Sketch()};
+    // Of a bend of 0.08 over 2000 rpm the middle 1160 rpm lie beyond 0.03: 4420 to 5580.
+    CHECK(against.places(Sketch().bend("lambda", 5000, 2000, 0.08)) == "mixture 4500-5600");
+    CHECK(against.places(Sketch().bend("lambda", 5000, 2000, -0.08)) == "mixture 4500-5600");
+    CHECK(against.places(Sketch().bend("lambda", 5000, 2000, 0.02)).empty());
+    CHECK(alone(Sketch().bend("lambda", 5000, 2000, 0.08)).empty()); // 0.96 may be meant
+    CHECK(alone(Sketch().bend("lambda", 5000, 2000, 0.26)).starts_with("mixture "));
+    EventContext diesel;
+    diesel.ignition = Ignition::Compression;
+    CHECK(alone(Sketch().bend("lambda", 5000, 2000, 0.26), diesel).empty()); // a diesel runs lean
+}
+
+TEST_CASE("knock retard, and timing that is pulled") {
+    const Sketch calm = Sketch().with("knock_retard", 0.0).with("ignition_advance", 28.0, 0.02);
+    const Against against{calm};
+    Sketch knocking = calm;
+    knocking.bend("knock_retard", 5500, 800, 3.0);
+    CHECK(against.places(knocking).starts_with("knock 53"));
+    CHECK(alone(knocking).starts_with("knock 53"));
+    Sketch pulled = calm;
+    pulled.bend("ignition_advance", 4500, 700, -5.0);
+    CHECK(against.places(pulled).starts_with("timing_pulled 43"));
+    // Alone it is held against 400 rpm before and after; at 4300 rpm the one after lies in the hole itself.
+    CHECK(alone(pulled) == "timing_pulled 4400-4700");
+    const Against knocksToo{knocking};
+    CHECK(knocksToo.places(knocking).empty()); // what the others do as well is no event of this pull
+}
+
+TEST_CASE("a bypass that opens and a hole in the boost") {
+    Sketch open = Sketch().with("bypass_valve", 0.0);
+    open.bend("bypass_valve", 4000, 500, 60.0).bend("manifold_pressure", 4000, 500, -9.0);
+    const std::string found = alone(open, boosted());
+    CHECK(found.find("bypass_open 3800-4200") != std::string::npos); // above 10 % from 3817 to 4183 rpm
+    CHECK(found.find("boost_dip 39") != std::string::npos);
+    CHECK(alone(Sketch().bend("manifold_pressure", 4000, 500, -9.0)).empty()); // no boost in a naturally aspirated one
+    CHECK(alone(Sketch().bend("manifold_pressure", 4000, 500, -2.0), boosted()).empty());
+}
+
+TEST_CASE("a throttle that never opens wide, and one that lifts") {
+    const auto times = [](double by) { return [by](double v, size_t) { return v * by; }; };
+    CHECK(alone(Sketch().spoil("throttle", 0.0, 12.0, times(0.85))) == "throttle_short 2500-7400");
+    CHECK(alone(Sketch().spoil("throttle", 0.0, 12.0, times(0.95))).empty());
+    const Against against{Sketch()};
+    CHECK(against.places(Sketch().spoil("throttle", 0.0, 12.0, times(0.95))) == "throttle_short 2500-7400");
+    Sketch lifted;
+    lifted.spoil("throttle", 7.0, 12.0, times(0.1)).spoil("torque", 7.0, 12.0, times(0.1));
+    EventContext planned;
+    planned.plannedEnd_rpm = 7500.0;
+    CHECK(alone(lifted, planned) == "lift 5500-5500"); // six seconds into the sweep, a small step back
+    CHECK(alone(lifted).empty());                      // nobody said how far it should have gone
+}
+
+TEST_CASE("which part slips shows in where the ratio climbs") {
+    const auto behind = [](double from_rpm, double over_rpm, double by) {
+        Sketch out;
+        const std::vector<double> speed = out.column("engine_speed");
+        auto& road = out.column("road_speed");
+        for (size_t i = 0; i < road.size(); ++i)
+            road[i] *= 1.0 - by * std::clamp((speed[i] - from_rpm) / over_rpm, 0.0, 1.0);
+        return out;
+    };
+    CHECK(alone(behind(4500, 2500, 0.12)).starts_with("tyre_slip "));
+    CHECK(alone(behind(4500, 20, 0.12)).starts_with("clutch_slip 45"));
+    Sketch converter;
+    const std::vector<double> speed = converter.column("engine_speed");
+    auto& road = converter.column("road_speed");
+    for (size_t i = 0; i < road.size(); ++i)
+        road[i] *= 1.0 - 0.2 * std::clamp((4300.0 - speed[i]) / 1800.0, 0.0, 1.0);
+    CHECK(alone(converter).starts_with("converter_slip 25"));
+    CHECK(alone(behind(4500, 2500, 0.01)).empty());
+}
+
+TEST_CASE("another gear than the others', or than the one noted") {
+    const Against against{Sketch()};
+    const auto shifted = [](double by) {
+        return Sketch().spoil("road_speed", 0.0, 12.0, [by](double v, size_t) { return by * v; });
+    };
+    CHECK(against.places(shifted(0.8)).starts_with("wrong_gear"));
+    CHECK(against.places(shifted(1.25)).starts_with("wrong_gear"));
+    CHECK(against.places(shifted(1.01)).empty());
+    // Alone: what gear and tyre say. At rpm/40 km/h and 0.3 m the engine turns 0.3 x 3.6 x 40 x 2 pi/60 times the
+    // wheel.
+    const double overall = angularSpeed(1.0) * 40.0 * 3.6 * 0.3;
+    Dyno dyno;
+    dyno.vehicle.tyreRadius_m = 0.3;
+    Pull pull;
+    pull.raw = std::make_shared<const ChannelTable>(Sketch().table);
+    ReduceSettings settings;
+    settings.standard = Standard::Uncorrected;
+    const Curve curve = reduce(pull, dyno, settings);
+    CHECK(*curve.source->ratio == Approx(overall).epsilon(0.001));
+    EventContext context;
+    context.gearRatios = {1.6 * overall, overall, 0.7 * overall};
+    context.gear = 2;
+    CHECK(findEvents(*pull.raw, curve, context).empty());
+    context.gear = 3;
+    const auto events = findEvents(*pull.raw, curve, context);
+    REQUIRE(events.size() == 1);
+    CHECK(events[0].why.find("like gear 2, not gear 3") != std::string::npos);
+}
+
+TEST_CASE("a figure that is off by the factor of a unit asks which") {
+    const Against against{Sketch()};
+    const auto scaled = [](double by) {
+        return Sketch().spoil("torque", 0.0, 12.0, [by](double v, size_t) { return by * v; });
+    };
+    for (const double factor : {1.0 / 0.73549875, 0.73549875, 1.0 / 0.7457, 1.3558, 9.80665}) {
+        INFO(factor);
+        CHECK(against.places(scaled(factor)).find("wrong_unit") != std::string::npos);
+    }
+    for (const double factor : {1.1, 0.9, 1.25, 0.8}) { // an engine may do that
+        INFO(factor);
+        CHECK(against.places(scaled(factor)).find("wrong_unit") == std::string::npos);
+    }
+}
+
+TEST_CASE("a dip or hump is told with the channels that moved there and why they may be its cause") {
+    Sketch dip = Sketch().with("ignition_advance", 28.0, 0.02).with("bypass_valve", 0.0);
+    dip.bend("torque", 5000, 600, -5.0);
+    auto events = findEvents(dip.table, dip.curve(), {});
+    REQUIRE(events.size() == 1);
+    CHECK(events[0].kind == "dip");
+    CHECK(isRemark(events[0]));
+    CHECK(events[0].size == Approx(-0.05).margin(0.025));
+    CHECK(events[0].why.find("near 50") != std::string::npos);
+    CHECK(events[0].why.find("No recorded channel moved with it") != std::string::npos);
+    CHECK_FALSE(remedyFor(events[0], dip.curve()).setAside); // a remark asks for nothing
+    dip.bend("lambda", 5000, 600, 0.05);
+    events = findEvents(dip.table, dip.curve(), {});
+    CHECK(events.back().why.find("Lambda +0.0") != std::string::npos);
+    CHECK(events.back().why.find("a mixture off its best makes less torque") != std::string::npos);
+    const Against against{dip};
+    events = findEvents(dip.table, dip.curve(), against.context);
+    CHECK(events.back().why.find("in the other pulls too") != std::string::npos);
+    Sketch hump;
+    hump.bend("torque", 5000, 600, 5.0);
+    CHECK(findEvents(hump.table, hump.curve(), {}).front().kind == "hump");
+}
+
+TEST_CASE("torque that scatters more than the others' is wiring") {
+    const Against against{Sketch()};
+    boost::random::mt19937_64 generator(3);
+    boost::random::normal_distribution<double> normal;
+    const Sketch loose =
+        Sketch().spoil("torque", 1.0, 11.0, [&](double v, size_t) { return v * (1.0 + 0.02 * normal(generator)); });
+    CHECK(against.places(loose).find("noise") != std::string::npos);
+}
+
+TEST_CASE("what is offered: the larger part that is left, or to set aside; nothing for a remark") {
+    const Curve curve = Sketch().curve();
+    const auto at = [](const char* kind, double low, double high) {
+        return Event{kind, {low, high}, 0.0, 0.0, 0.1, "why"};
+    };
+    const EventRemedy top = remedyFor(at("breakup", 6500, 7400), curve);
+    REQUIRE(top.trimTo);
+    CHECK(top.trimTo->high == Approx(6450.0).margin(10.0));
+    CHECK(top.trimTo->low < 2600.0);
+    CHECK(top.setAside);
+    CHECK(top.reason == "breakup");
+    const EventRemedy bottom = remedyFor(at("mixture", 2600, 3200), curve);
+    REQUIRE(bottom.trimTo);
+    CHECK(bottom.trimTo->low == Approx(3250.0).margin(10.0));
+    CHECK_FALSE(remedyFor(at("knock", 4500, 5600), curve).trimTo); // less than half would be left on either side
+    CHECK(remedyFor(at("knock", 4500, 5600), curve).setAside);
+    CHECK_FALSE(remedyFor(at("frozen", 2600, 3000), curve).trimTo); // a trim does not mend a channel
+    CHECK_FALSE(remedyFor(at("limiter", 7500, 7500), curve).setAside);
+    CHECK(remedyFor({"wrong_unit", {2500, 7500}, 0, 0, 1.36, ""}, curve).units.size() >= 1);
+}

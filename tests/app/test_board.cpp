@@ -197,3 +197,72 @@ TEST_CASE("every build keeps its colour and has a dash of its own") {
         }
     }
 }
+
+TEST_CASE("points in place of a line, and a scale that is given") {
+    ShownBoard shown;
+    BoardSeries dots{{2500.0, 3500.0}, {12.0, 14.0}, QPen(Qt::red), {}};
+    dots.dots = 7.0;
+    shown.content.series.push_back(dots);
+    shown.content.yRange = RpmRange{0.0, 50.0};
+    shown.board.setContent(shown.content);
+    QCPGraph* last = shown.board.graph(shown.board.graphCount() - 1);
+    CHECK(last->lineStyle() == QCPGraph::lsNone);
+    CHECK(last->scatterStyle().size() == 7.0);
+    CHECK(shown.board.yAxis->range().lower == 0.0);
+    CHECK(shown.board.yAxis->range().upper == 50.0);
+}
+
+TEST_CASE("named places stand above the curves, none over another, and go with the content") {
+    ShownBoard shown;
+    for (const double x : {3000.0, 3050.0, 5000.0})
+        shown.content.marks.push_back({x, 15.0, Qt::darkRed, u"bypass open %1"_s.arg(x)});
+    shown.board.setContent(shown.content);
+    QTest::qWait(60);
+    std::vector<QRectF> places;
+    for (const BoardMark& mark : shown.content.marks) {
+        QCPItemText* word = shown.text(mark.word);
+        REQUIRE(word);
+        const QPointF at = word->position->pixelPosition();
+        places.emplace_back(at.x(), at.y() - 7.0, QFontMetrics(word->font()).horizontalAdvance(mark.word), 14.0);
+    }
+    CHECK_FALSE(places[0].intersects(places[1]));
+    CHECK(places[0].top() == places[2].top()); // far away: the lowest row again
+    shown.content.marks.clear();
+    shown.board.setContent(shown.content);
+    CHECK_FALSE(shown.text(u"bypass open 3000"_s));
+}
+
+TEST_CASE("a compact board writes its reading into the title's line") {
+    ShownBoard shown;
+    shown.board.setCompact();
+    shown.board.resize(190, 100);
+    shown.board.setContent(shown.content);
+    shown.board.setCursor(4000.0, u"20.1"_s);
+    QTest::qWait(60);
+    QCPItemText* reading = shown.text(u"20.1"_s);
+    REQUIRE(reading);
+    CHECK(reading->position->pixelPosition().y() < shown.board.axisRect()->top());
+    CHECK(reading->position->pixelPosition().x() > 0.8 * shown.board.width());
+}
+
+TEST_CASE("a flat line keeps room around it, and small moves are not blown up") {
+    ShownBoard shown;
+    shown.content.series.resize(1);
+    shown.content.series[0].y = {85.0, 85.001, 85.0};
+    shown.content.leastSpan = 6.0;
+    shown.board.setContent(shown.content);
+    CHECK(shown.board.yAxis->range().size() >= 6.0);
+    CHECK(shown.board.yAxis->range().center() == Approx(85.0).margin(0.5));
+}
+
+TEST_CASE("a title that does not fit is cut with an ellipsis, its beginning kept") {
+    ShownBoard shown;
+    shown.content.title = u"Power at the wheel, kW \u00B7 pulls of build C, shaded: where nineteen of twenty lie"_s;
+    shown.board.resize(260, 200);
+    shown.board.setContent(shown.content);
+    QTest::qWait(60);
+    bool cut = false;
+    for (QCPItemText* item : shown.texts())
+        cut = cut || (item->text().startsWith(u"Power at the wheel, kW"_s) && item->text().endsWith(u"\u2026"_s));
+    CHECK(cut);
+}

@@ -112,3 +112,25 @@ TEST_CASE("figures stand in columns: every digit of the text type has one width"
     for (const char* digits : {"1111", "2222", "7777", "8888"})
         CHECK(report::textWidth(digits, 40.0) == Approx(report::textWidth("0000", 40.0)).margin(0.01));
 }
+
+TEST_CASE("the sheet says where power was measured and what the air factor does, beside the numbers") {
+    const TestDay day = readDay(test::rollerDay());
+    DrawCache cache;
+    const DayAnalysis analysis = analyse(day, {}, cache);
+    REQUIRE_FALSE(analysis.comparisons.empty());
+    const report::Page page = report::comparisonSheet(day, analysis, analysis.comparisons.front(), {});
+    std::string all;
+    std::vector<double> headRows;
+    for (const auto& mark : page.marks)
+        if (const auto* text = std::get_if<report::Text>(&mark)) {
+            all += text->text + "\n";
+            if (text->at.y < 90.0)
+                headRows.push_back(text->at.y);
+        }
+    CHECK(all.find("SAE J1349, boosted: by its own rule, full factor, at the crank (estimate)") != std::string::npos);
+    CHECK(all.find("Power at the crank (estimate), kW") != std::string::npos);
+    CHECK(all.find("power at the crank (estimate)") != std::string::npos);
+    CHECK(all.find("from the coast-downs of") != std::string::npos);
+    CHECK(all.find("tyre slip above 5200 rpm") != std::string::npos);
+    CHECK(headRows.size() == 4); // title, program, what, what it rests on: none on another's line but the first two
+}

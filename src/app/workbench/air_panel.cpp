@@ -237,6 +237,7 @@ void AirPanel::takeFrom(const std::string& id) {
     m_altitude->show(m_document.day().cell.altitude_m);
     m_humidityKind->setCurrentIndex(static_cast<int>(pull->weather->humidity.kind));
     m_humidity->show(pull->weather->humidity.value);
+    m_dayEngine.reset();
     takeEngine();
     refreshHumidity();
     refresh();
@@ -245,6 +246,9 @@ void AirPanel::takeFrom(const std::string& id) {
 
 void AirPanel::takeEngine() {
     const EngineForAir engine = engineForAir(m_document.day());
+    if (engine == m_dayEngine) // what was tried here stays until the day's own engine changes
+        return;
+    m_dayEngine = engine;
     m_ignition->setCurrentIndex(static_cast<int>(engine.ignition));
     m_aspiration->setCurrentIndex(static_cast<int>(engine.aspiration));
     m_school->setCurrentIndex(static_cast<int>(engine.boostSchool));

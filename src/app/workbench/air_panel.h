@@ -43,6 +43,7 @@ private:
     Look& m_look;
     Standard m_chosen = Standard::SaeJ1349;
     std::filesystem::path m_shownDay;
+    std::optional<EngineForAir> m_dayEngine; ///< as last taken from the day
     QComboBox *m_pull = nullptr, *m_pressureKind = nullptr, *m_humidityKind = nullptr, *m_ignition = nullptr,
               *m_aspiration = nullptr, *m_school = nullptr, *m_cooling = nullptr;
     NumberField *m_temperature = nullptr, *m_pressure = nullptr, *m_altitude = nullptr, *m_humidity = nullptr,

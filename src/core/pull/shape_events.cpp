@@ -91,7 +91,8 @@ double meanIn(const std::vector<double>& rpm, const std::vector<double>& values,
 bool explained(const EventSheet& sheet, const RpmRange& range) {
     constexpr double near_rpm = 0.5 * kWide_rpm;
     return std::any_of(sheet.events.begin(), sheet.events.end(), [&](const Event& event) {
-        return (event.kind == "spike" || event.kind == "collapse" || event.kind == "start_spike") &&
+        return (event.kind == "spike" || event.kind == "collapse" || event.kind == "start_spike" ||
+                event.kind == "gap") &&
                event.range_rpm.low < range.high + near_rpm && event.range_rpm.high > range.low - near_rpm;
     });
 }

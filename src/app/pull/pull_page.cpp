@@ -95,7 +95,7 @@ QWidget* PullPage::makeWeather() {
     row->addWidget(labelled(tr("pressure"), m_pressure, out), 4);
     row->addWidget(labelled(tr("humidity"), m_humidity, out), 3);
     column->addLayout(row);
-    m_weatherByHand = new QCheckBox(tr("what is typed counts, not the station"), out);
+    m_weatherByHand = new QCheckBox(tr("typed counts, not the station"), out);
     m_weatherByHand->setObjectName(u"weatherByHand"_s);
     m_weatherByHand->setToolTip(tr("When the station is wrong or stands in the wrong place"));
     connect(m_weatherByHand, &QCheckBox::toggled, this, [this](bool on) {

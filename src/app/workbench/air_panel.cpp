@@ -150,9 +150,9 @@ QWidget* AirPanel::makeEngine() {
     m_cooling = choice(u"airCooling"_s, tr("Charge is cooled by"), {tr("nothing"), tr("air"), tr("liquid")});
     const std::pair<QString, QWidget*> fields[] = {{tr("Ignition"), m_ignition},
                                                    {tr("Charging"), m_aspiration},
-                                                   {tr("Mechanical efficiency"), m_efficiency},
                                                    {tr("Friction power, measured"), m_friction},
                                                    {tr("at this observed power"), m_power},
+                                                   {tr("Mechanical efficiency"), m_efficiency},
                                                    {tr("Diesel: fuel a litre and cycle"), m_fuel},
                                                    {tr("Boost pressure ratio"), m_boostRatio},
                                                    {tr("Charge is cooled by"), m_cooling}};

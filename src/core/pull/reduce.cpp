@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <cassert>
 #include <cmath>
+#include <fmt/format.h>
 
 namespace hillrun {
 namespace {

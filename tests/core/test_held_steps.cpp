@@ -133,3 +133,10 @@ TEST_CASE("a line through held speeds meets each of them and keeps within") {
               (void)findHeldSteps(two.signals());
           }).find("only 2 held speeds") != std::string::npos);
 }
+
+TEST_CASE("a hold whose speed was not received is none") {
+    Holds lost = fourHolds();
+    const double nan = std::nan("");
+    lost.hold(3, nan, 95);
+    CHECK(lost.speeds() == "2000 3000 4000 5000");
+}

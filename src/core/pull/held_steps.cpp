@@ -95,7 +95,7 @@ std::vector<HeldStep> findHeldSteps(const SweepSignals& s) {
             continue;
         settle(s, step, leave);
         average(s, step);
-        if (step.torque_nm > 0.0)
+        if (step.torque_nm > 0.0 && std::isfinite(step.rpm))
             out.push_back(step);
     }
     std::sort(out.begin(), out.end(), [](const HeldStep& a, const HeldStep& b) { return a.rpm < b.rpm; });

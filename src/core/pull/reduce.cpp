@@ -35,7 +35,7 @@ RpmRange reachOf(const Curve& curve) {
 /// No engine turns so fast; a column in a wrong unit does.
 void checkSpeed(const RpmRange& window) {
     constexpr double fastest_rpm = 100000.0;
-    if (window.low < 0.0 || window.high > fastest_rpm)
+    if (!(window.low >= 0.0 && window.high <= fastest_rpm))
         throw DataError(Problem::ImplausibleSpeed,
                         {fmt::format("{:.0f}", window.low), fmt::format("{:.0f}", window.high)});
 }

@@ -114,42 +114,47 @@ std::string eventTitle(const std::string& kind) {
 
 bool isRemark(const Event& event) { return event.kind == "dip" || event.kind == "hump"; }
 
+/// How a pull is set aside for an event, and whether it spoils only a stretch, so that the rest may stay.
+struct RemedyInfo {
+    std::string_view kind;
+    const char* reason;
+    bool local;
+};
+constexpr RemedyInfo kRemedies[] = {{"breakup", "breakup", true},
+                                    {"collapse", "power collapsed", true},
+                                    {"spike", "torque spike", true},
+                                    {"absorber_full", "absorber full", true},
+                                    {"mixture", "mixture off target", true},
+                                    {"knock", "knock retard", true},
+                                    {"timing_pulled", "timing pulled", true},
+                                    {"bypass_open", "bypass open", true},
+                                    {"boost_dip", "boost dip", true},
+                                    {"boost_low", "boost low", true},
+                                    {"slip", "slip", true},
+                                    {"tyre_slip", "tyre slip", true},
+                                    {"clutch_slip", "clutch slip", true},
+                                    {"converter_slip", "converter slip", true},
+                                    {"lift", "throttle lifted", false},
+                                    {"cut_off", "recording stopped", false},
+                                    {"throttle_short", "throttle not fully open", false},
+                                    {"wrong_gear", "wrong gear", false},
+                                    {"wrong_unit", "wrong unit", false},
+                                    {"gap", "rows missing", false},
+                                    {"dropout", "signal lost", false},
+                                    {"noise", "wiring noise", false},
+                                    {"frozen", "frozen channel", false}};
+
 EventRemedy remedyFor(const Event& event, const Curve& curve) {
-    static const std::map<std::string, const char*> reasons{{"breakup", "breakup"},
-                                                            {"collapse", "power collapsed"},
-                                                            {"lift", "throttle lifted"},
-                                                            {"cut_off", "recording stopped"},
-                                                            {"throttle_short", "throttle not fully open"},
-                                                            {"slip", "slip"},
-                                                            {"tyre_slip", "tyre slip"},
-                                                            {"clutch_slip", "clutch slip"},
-                                                            {"converter_slip", "converter slip"},
-                                                            {"wrong_gear", "wrong gear"},
-                                                            {"wrong_unit", "wrong unit"},
-                                                            {"mixture", "mixture off target"},
-                                                            {"knock", "knock retard"},
-                                                            {"timing_pulled", "timing pulled"},
-                                                            {"bypass_open", "bypass open"},
-                                                            {"boost_dip", "boost dip"},
-                                                            {"boost_low", "boost low"},
-                                                            {"absorber_full", "absorber full"},
-                                                            {"spike", "torque spike"},
-                                                            {"gap", "rows missing"},
-                                                            {"dropout", "signal lost"},
-                                                            {"noise", "wiring noise"},
-                                                            {"frozen", "frozen channel"}};
     EventRemedy out;
-    const auto it = reasons.find(event.kind);
-    if (it == reasons.end())
+    const auto* info = std::find_if(std::begin(kRemedies), std::end(kRemedies),
+                                    [&](const RemedyInfo& one) { return one.kind == event.kind; });
+    if (info == std::end(kRemedies))
         return out;
     out.setAside = true;
-    out.reason = it->second;
+    out.reason = info->reason;
     if (event.kind == "wrong_unit")
         out.units = unitAnswers(event.size);
-    static const std::vector<std::string> local{
-        "breakup",   "collapse",  "absorber_full", "mixture",     "knock",          "timing_pulled", "bypass_open",
-        "boost_dip", "tyre_slip", "slip",          "clutch_slip", "converter_slip", "spike",         "boost_low"};
-    if (std::find(local.begin(), local.end(), event.kind) == local.end())
+    if (!info->local)
         return out;
     // The larger part that is left, when it is half of the sweep at least.
     constexpr double margin_rpm = 50.0;

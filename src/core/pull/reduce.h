@@ -64,8 +64,8 @@ struct Curve {
 
 /// Corrects and smooths one pull from any kind of dyno. With a loss curve of the day (coast-down) or a fixed percentage
 /// the power is carried to the crank or hub, as an estimate. Pure.
-/// Throws DataError: no speed or torque, no sweep or too few held speeds, a speed no engine has, rollers of unknown inertia, impossible air,
-/// no weather for a corrected standard.
+/// Throws DataError: no speed or torque, no sweep or too few held speeds, a speed no engine has, rollers of unknown
+/// inertia, impossible air, no weather for a corrected standard.
 Curve reduce(const Pull& pull, const Dyno& dyno, const ReduceSettings& settings,
              const std::optional<LossCurve>& loss = std::nullopt);
 /// The same from signals that are already made.

@@ -10,7 +10,7 @@
 #include <cmath>
 #include <functional>
 #include <limits>
-#include <rapidcheck.h>
+#include <rapidcheck/catch.h>
 
 using namespace hillrun;
 
@@ -136,6 +136,28 @@ TEST_CASE("runs and lines") {
     const std::vector<double> x{0, 1, 2, 3};
     const std::vector<double> y{1, 3, 5, 7};
     CHECK(fitLine(x, y, 0, 3).at(10.0) == Approx(21.0));
+    const LineFitter lines(x, y);
+    CHECK(lines.fit(1, 3).at(10.0) == Approx(21.0));
     CHECK(median({5, 1, 3}) == 3.0);
     CHECK(std::isnan(median({})));
+}
+
+TEST_CASE("lines from running sums are the lines through the rows") {
+    rc::prop("- against fitting each stretch", [] {
+        const auto size = *rc::gen::inRange<size_t>(4, 80);
+        std::vector<double> x;
+        std::vector<double> y;
+        for (size_t i = 0; i < size; ++i) {
+            x.push_back(100.0 + 0.01 * static_cast<double>(i));
+            const int value = *rc::gen::inRange(-1000, 1000);
+            y.push_back(value > 900 ? kNone : 0.1 * value); // some rows were not received
+        }
+        const size_t from = *rc::gen::inRange<size_t>(0, size - 2);
+        const size_t to = *rc::gen::inRange<size_t>(from + 1, size);
+        const Line one = LineFitter(x, y).fit(from, to);
+        const Line other = fitLine(x, y, from, to);
+        RC_ASSERT(one.rows == other.rows);
+        for (const double at : {100.0, 100.5})
+            RC_ASSERT(std::abs(one.at(at) - other.at(at)) < 1e-5 * (1.0 + std::abs(other.at(at))));
+    });
 }

@@ -28,6 +28,7 @@ struct EventReference {
 
 /// What else is known about a pull when it is looked at.
 struct EventContext {
+    const ChannelTraits* own = nullptr;     ///< of this pull, when they are at hand
     std::vector<EventReference> references; ///< may be empty
     double ambient_kpa = 0.0;
     bool boosted = false;

@@ -104,6 +104,39 @@ double sampleNoise(std::span<const double> values) {
     return quantileOf(std::move(second), 0.8) / (1.2816 * std::sqrt(6.0));
 }
 
+LineFitter::LineFitter(std::span<const double> x, std::span<const double> y) : m_before(1) {
+    m_before.reserve(x.size() + 1);
+    m_x0 = x.empty() || !std::isfinite(x[0]) ? 0.0 : x[0];
+    for (size_t i = 0; i < x.size(); ++i) {
+        Sums sums = m_before.back();
+        if (std::isfinite(x[i]) && std::isfinite(y[i])) {
+            const double u = x[i] - m_x0;
+            sums.rows += 1.0;
+            sums.x += u;
+            sums.y += y[i];
+            sums.xx += u * u;
+            sums.xy += u * y[i];
+        }
+        m_before.push_back(sums);
+    }
+}
+
+Line LineFitter::fit(size_t from, size_t to) const {
+    const Sums& a = m_before[from];
+    const Sums& b = m_before[to + 1];
+    Line line;
+    line.rows = b.rows - a.rows;
+    if (line.rows == 0.0)
+        return line;
+    const double x = (b.x - a.x) / line.rows;
+    line.meanY = (b.y - a.y) / line.rows;
+    const double sxx = b.xx - a.xx - line.rows * x * x;
+    const double sxy = b.xy - a.xy - line.rows * x * line.meanY;
+    line.slope = sxx > 1e-12 * line.rows ? sxy / sxx : 0.0;
+    line.meanX = x + m_x0;
+    return line;
+}
+
 Line fitLine(std::span<const double> x, std::span<const double> y, size_t from, size_t to) {
     Line line;
     for (size_t i = from; i <= to; ++i) {

@@ -40,6 +40,21 @@ struct Line {
     double rows = 0.0;  ///< how many it was fitted to
     [[nodiscard]] double at(double x) const { return meanY + slope * (x - meanX); }
 };
+/// Lines through many stretches of the same rows, each at once, from running sums. Rows with NaN are left out.
+class LineFitter {
+public:
+    LineFitter(std::span<const double> x, std::span<const double> y);
+    /// Through rows from..to; as `fitLine` gives it.
+    [[nodiscard]] Line fit(size_t from, size_t to) const;
+
+private:
+    struct Sums {
+        double rows = 0.0, x = 0.0, y = 0.0, xx = 0.0, xy = 0.0;
+    };
+    double m_x0 = 0.0;          ///< taken off x, so that squares stay small
+    std::vector<Sums> m_before; ///< over all rows before each
+};
+
 /// Through rows from..to; rows with NaN are left out.
 Line fitLine(std::span<const double> x, std::span<const double> y, size_t from, size_t to);
 

@@ -154,8 +154,10 @@ void findShapeEvents(EventSheet& sheet) {
     const auto& rpm = sheet.curve.rpm;
     if (rpm.size() < 30 || sheet.context.steps || sheet.brokenUp)
         return;
-    const std::vector<double> usual = usualBumps(sheet);
     const std::vector<Bump> bumps = bumpsIn(rpm, bumpsOf(rpm, sheet.curve.torque_nm, true));
+    if (bumps.empty())
+        return;
+    const std::vector<double> usual = usualBumps(sheet);
     for (const Bump& bump : bumps) {
         if (isShadow(bump, bumps) || explained(sheet, bump.range))
             continue;

@@ -82,20 +82,21 @@ void collapse(EventSheet& sheet) {
         return;
     const SweepRows& s = sheet.s;
     const std::vector<double> calm = runningMedian(s.torque_nm, s.rowsIn(0.3));
+    const LineFitter lines(s.time_s, calm);
     const size_t reach = s.rowsIn(0.8);
     const size_t leave = s.rowsIn(0.25);
     const double limit = std::max(kCollapse, 8.0 * sheet.torqueNoise);
     double largest = limit;
     std::optional<size_t> at;
     for (size_t i = reach + leave; i + reach + leave < s.rows(); ++i) {
-        const double before = fitLine(s.time_s, calm, i - reach - leave, i - leave).at(s.time_s[i]);
-        const double after = fitLine(s.time_s, calm, i + leave, i + leave + reach).at(s.time_s[i]);
+        const double before = lines.fit(i - reach - leave, i - leave).at(s.time_s[i]);
+        const double after = lines.fit(i + leave, i + leave + reach).at(s.time_s[i]);
         const double drop = std::min(1.0, 1.0 - after / before);
         if (!(drop > largest))
             continue;
         const size_t longAgo = i > 3 * (reach + leave) ? i - 3 * (reach + leave) : 0;
-        const Line course = fitLine(s.time_s, calm, longAgo, i - leave);
-        const Line later = fitLine(s.time_s, calm, i + leave + reach, std::min(s.rows() - 1, i + leave + 2 * reach));
+        const Line course = lines.fit(longAgo, i - leave);
+        const Line later = lines.fit(i + leave + reach, std::min(s.rows() - 1, i + leave + 2 * reach));
         const double below = 1.0 - after / course.at(s.time_s[i]);
         const double belowLater = 0.7 * (1.0 - later.meanY / course.at(later.meanX));
         if (below > limit && belowLater > limit) {

@@ -93,7 +93,7 @@ std::optional<double> noiseLimit(const std::string& channel) {
 void noise(EventSheet& sheet, const Column& column) {
     if (column.name == "time" || column.name == "engine_speed")
         return;
-    const double sd = sampleNoise(sheet.s.part(column));
+    const double sd = sheet.context.own ? sheet.context.own->at(column.name).noise : sampleNoise(sheet.s.part(column));
     const auto limit = noiseLimit(column.name);
     const auto usual = usualNoise(sheet, column.name);
     const bool abovePulls = usual && *usual > 0.0 && sd > kNoiseTimesSet * *usual && (!limit || sd > 0.3 * *limit);
@@ -113,6 +113,8 @@ void frozen(EventSheet& sheet, const Column& column) {
     if (isIn(kMayStandStill, column.name))
         return;
     const auto values = sheet.s.part(column);
+    if (sheet.context.own && sheet.context.own->at(column.name).longestStill < values.size() / 4)
+        return;
     const Run run = longestStill(values);
     const double seconds = static_cast<double>(run.rows) * sheet.s.step_s;
     if (seconds < 1.5 || run.rows < values.size() / 4)

@@ -20,6 +20,7 @@ public:
         if (!result.curve || !pull || !pull->raw)
             return {};
         EventContext context;
+        context.own = traitsOf(*pull, *result.curve);
         context.ambient_kpa = ambientOf(*pull);
         context.boosted = m_day.article.engine.aspiration != Aspiration::Natural;
         context.steps = m_day.cell.sweep == SweepDirection::Steps;

@@ -21,12 +21,12 @@ constexpr double kSettle_s = 0.5;
 constexpr double kOpen = 0.95;     ///< of the pull's own full throttle
 constexpr double kSettled = 0.006; ///< the torque's quarters agree within this
 
-double medianStep_s(std::span<const double> time_s) {
+double meanStep_s(std::span<const double> time_s) {
     return std::max(1e-4, (time_s.back() - time_s.front()) / static_cast<double>(time_s.size() - 1));
 }
 
 std::vector<char> heldRows(const SweepSignals& s) {
-    const auto reach = static_cast<size_t>(std::max(2.0, 0.25 / medianStep_s(s.time_s)));
+    const auto reach = static_cast<size_t>(std::max(2.0, 0.25 / meanStep_s(s.time_s)));
     const std::vector<double> throttle = finiteOf(s.throttle_pct);
     const double open = throttle.empty() ? 0.0 : kOpen * quantileOf(throttle, 0.9);
     std::vector<char> out(s.time_s.size(), 0);
@@ -81,7 +81,7 @@ void average(const SweepSignals& s, HeldStep& step) {
 
 std::vector<HeldStep> findHeldSteps(const SweepSignals& s) {
     const std::vector<char> held = heldRows(s);
-    const auto leave = static_cast<size_t>(kSettle_s / medianStep_s(s.time_s));
+    const auto leave = static_cast<size_t>(kSettle_s / meanStep_s(s.time_s));
     std::vector<HeldStep> out;
     for (size_t i = 0; i < held.size(); ++i) {
         if (!held[i])

@@ -23,6 +23,7 @@ void addAnalyse(CLI::App& app);
 void addImport(CLI::App& app);
 void addExport(CLI::App& app);
 void addPlan(CLI::App& app);
+void addVerify(CLI::App& app);
 
 /// Options that several commands share.
 struct AirOptions {

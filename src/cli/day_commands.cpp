@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/compare/judge.h"
+#include "core/errors/shown_text.h"
 #include "core/slip/day_events.h"
 #include "formats/answers_json.h"
 #include "formats/curves_csv.h"
@@ -9,8 +10,10 @@
 #include "report/render.h"
 #include "report/sheet.h"
 
+#include <algorithm>
 #include <charconv>
 #include <fmt/format.h>
+#include <fmt/ranges.h>
 #include <future>
 #include <memory>
 #include <sstream>
@@ -68,6 +71,16 @@ AnalysisSettings settingsOf(const AnalyseOptions& o) {
     return out;
 }
 
+/// The bands that the day asks for come before those of the command line.
+AnalysisSettings withBands(const AnalysisSettings& settings, const TestDay& day) {
+    AnalysisSettings out = settings;
+    out.bands = day.bands;
+    for (const RpmRange& band : settings.bands)
+        if (std::find(out.bands.begin(), out.bands.end(), band) == out.bands.end())
+            out.bands.push_back(band);
+    return out;
+}
+
 /// Analyses a day for a reader who cannot ask back: no pull or no shared range is an error.
 DayAnalysis analyseOrThrow(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache) {
     DayAnalysis analysis = analyse(day, settings, cache);
@@ -83,28 +96,40 @@ DayAnalysis analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
 }
 
 void printText(const TestDay& day, const DayAnalysis& analysis) {
-    fmt::print("{} ({})\n", day.name, standardInfo(analysis.settings.reduce.standard).title);
+    fmt::print("{} ({})\n", shownText(day.name), standardInfo(analysis.settings.reduce.standard).title);
     for (const Comparison& c : analysis.comparisons)
-        fmt::print("  {} to {}: {}\n", c.from, c.to, summary(c, {}));
+        fmt::print("  {} to {}: {}\n", shownText(c.from), shownText(c.to), shownText(summary(c, {}), 1000));
     if (!analysis.whyNoComparison.empty())
         fmt::print("  {}\n", analysis.whyNoComparison);
     for (const PullResult& pull : analysis.pulls)
         if (!pull.used)
-            fmt::print("  left out: {}: {}\n", pull.id, pull.whyLeftOut);
+            fmt::print("  left out: {}: {}\n", shownText(pull.id), shownText(pull.whyLeftOut, 400));
 }
 
+/// What must not be overlooked although the day can be worked out, on standard error.
+void warnOf(const TestDay& day) {
+    for (const Pull& pull : day.pulls)
+        if (!pull.problem.empty() && pull.use)
+            fmt::print(stderr, "hillrun-cli: {} is left out: {}\n", shownText(pull.id), pull.problem);
+    for (const auto& group : pullsWithSameRows(day))
+        fmt::print(stderr, "hillrun-cli: {} hold the same rows to the digit\n", fmt::join(group, " and "));
+}
+
+/// One line whatever happens: a bad day costs only itself.
 std::string batchLine(const std::string& path, const AnalysisSettings& settings) {
     Json out;
     out["day"] = path;
     try {
         DrawCache cache;
-        const Json answer = analyseAnswer(analyseOrThrow(readDay(path), settings, cache));
+        const TestDay day = readDay(path);
+        const Json answer = analyseAnswer(analyseOrThrow(day, withBands(settings, day), cache));
         for (const auto& [key, value] : answer.items())
             out[key] = value;
+        return dumpJson(out);
     } catch (const std::exception& error) {
         out = {{"day", path}, {"error", error.what()}};
+        return dumpJson(out);
     }
-    return out.dump();
 }
 
 void runBatch(const AnalyseOptions& o) {
@@ -135,17 +160,18 @@ void runAnalyse(const AnalyseOptions& o) {
         return runBatch(o);
     const AnalysisSettings settings = settingsOf(o);
     const TestDay day = readDay(o.day);
+    warnOf(day);
     DrawCache cache;
-    const DayAnalysis analysis = analyseOrThrow(day, settings, cache);
+    const DayAnalysis analysis = analyseOrThrow(day, withBands(settings, day), cache);
     if (o.json || o.jsonLines)
-        fmt::print("{}\n", analyseAnswer(analysis).dump());
+        fmt::print("{}\n", dumpJson(analyseAnswer(analysis)));
     else
         printText(day, analysis);
 }
 
 void runReduce(const std::string& path, const std::string& id, const AirOptions& air, bool json) {
     const ReduceSettings settings = air.settings();
-    const TestDay day = readDay(path);
+    const TestDay day = readDay(path, BadPulls::Keep); // another pull's trouble is not this one's
     const Pull* pull = findPull(day, id);
     if (!pull)
         throw DataError(Problem::UnknownPull, {id}, {.file = path});
@@ -164,7 +190,7 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
         throw error.inFile(pull->file);
     }
     if (json)
-        fmt::print("{}\n", reduceAnswer(curve).dump());
+        fmt::print("{}\n", dumpJson(reduceAnswer(curve)));
     else
         fmt::print("{}: {:.2f} kW at {:.0f} rpm, factor {:.4f}, {:.0f}-{:.0f} rpm\n", id,
                    curve.peakPower_w.value / 1000.0, curve.peakPower_w.rpm, curve.air.factor,
@@ -177,16 +203,20 @@ void runExport(const std::string& path, const std::string& target, const AirOpti
     if (ending != ".zip" && ending != ".csv" && ending != ".json" && ending != ".pdf" && ending != ".svg")
         throw WrongUse("--to FILE ends in .zip, .csv, .json, .pdf or .svg");
     const TestDay day = readDay(path);
-    if (ending == ".zip")
-        return saveDay(day, target, path);
+    warnOf(day);
+    if (ending == ".zip") {
+        (void)saveDay(day, target, path);
+        return;
+    }
     DrawCache cache;
     AnalysisSettings all;
     all.reduce = settings;
+    all.bands = day.bands;
     const DayAnalysis analysis = analyseOrThrow(day, all, cache);
     if (ending == ".csv")
         writeFileSafely(target, curvesCsv(day, analysis, {}));
     else if (ending == ".json")
-        writeFileSafely(target, analyseAnswer(analysis).dump(2) + "\n");
+        writeFileSafely(target, dumpJson(analyseAnswer(analysis), 2) + "\n");
     else if (ending == ".svg")
         report::writeSvg(report::allSheets(day, analysis, {}).front(), target);
     else

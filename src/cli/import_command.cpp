@@ -1,10 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
+#include "core/errors/shown_text.h"
+#include "formats/day_lock.h"
 #include "formats/day_store.h"
 #include "formats/import_files.h"
 
+#include <algorithm>
+#include <chrono>
 #include <fmt/format.h>
+#include <fmt/ranges.h>
 #include <memory>
 
 namespace fs = std::filesystem;
@@ -20,10 +25,24 @@ struct Options {
     std::optional<double> temperature, pressure, humidity;
 };
 
+constexpr std::chrono::seconds kWaitForOthers{60};
+
+/// Nothing lives there but what an import that was killed left before its day.json.
+bool isUnfinished(const fs::path& folder) {
+    for (const auto& entry : fs::directory_iterator(folder)) {
+        const std::string name = entry.path().filename().string();
+        if (name != "pulls" && name != "day.lock" && !name.starts_with(".hillrun-"))
+            return false;
+    }
+    return true;
+}
+
+bool dayIsThere(const fs::path& path) { return fs::exists(path / "day.json") || fs::is_regular_file(path); }
+
 TestDay openOrBegin(const fs::path& path) {
-    if (fs::exists(path / "day.json") || fs::is_regular_file(path))
-        return readDay(path);
-    if (fs::exists(path) && !fs::is_empty(path))
+    if (dayIsThere(path))
+        return readDay(path, BadPulls::Keep); // one bad pull is no reason to refuse another
+    if (fs::exists(path) && !isUnfinished(path))
         throw DataError(Problem::NotADay, {}, {.file = path.string()});
     TestDay day;
     day.name = path.stem().string();
@@ -31,10 +50,11 @@ TestDay openOrBegin(const fs::path& path) {
 }
 
 void describe(const ImportFile& file, const std::string& pull) {
-    fmt::print("{}: pull {} of build {}\n", fs::path(file.path).filename().string(), pull, file.build);
+    fmt::print("{}: pull {} of build {}\n", shownText(fs::path(file.path).filename().string()), pull,
+               shownText(file.build));
     for (const ColumnMeaning& meaning : file.meanings)
-        fmt::print("  {} [{}]{}{}\n", meaning.header, meaning.unit,
-                   meaning.channel == meaning.header ? "" : " -> " + meaning.channel,
+        fmt::print("  {} [{}]{}{}\n", shownText(meaning.header), shownText(meaning.unit),
+                   meaning.channel == meaning.header ? "" : " -> " + shownText(meaning.channel),
                    meaning.guessed ? (meaning.gauge ? " (guessed, gauge pressure)" : " (guessed)") : "");
 }
 
@@ -45,8 +65,12 @@ void run(const Options& o) {
     std::optional<ColumnMapping> mapping;
     if (!o.mapping.empty())
         mapping = loadMapping(o.mapping);
-    TestDay day = openOrBegin(o.day);
-    const bool existed = fs::exists(o.day);
+    const fs::path target = fs::path(o.day).filename() == "day.json" ? fs::path(o.day).parent_path() : fs::path(o.day);
+    if (!isZipPath(target) && !fs::exists(target))
+        makeFolders(target);                                      // the lock lives in it
+    const FileLock lock = lockDayBriefly(target, kWaitForOthers); // from reading to the last byte
+    TestDay day = openOrBegin(target);
+    std::vector<std::string> added;
     for (const std::string& path : o.files) { // all are read before anything is written
         ImportFile file = openForImport(path, day, mapping ? &*mapping : nullptr);
         if (!o.build.empty())
@@ -54,12 +78,16 @@ void run(const Options& o) {
         if (given == 3)
             file.weather =
                 Atmosphere{*o.temperature, *o.pressure * 1000.0, {HumidityKind::RelativeHumidity_pct, *o.humidity}};
-        describe(file, addImported(day, file));
+        added.push_back(addImported(day, file, target));
+        describe(file, added.back());
     }
-    saveDay(day, o.day,
-            existed && (fs::is_regular_file(o.day) || fs::exists(fs::path(o.day) / "day.json"))
-                ? std::optional<fs::path>(o.day)
-                : std::nullopt);
+    for (const auto& group : pullsWithSameRows(day)) // said, not refused: the operator may mean it
+        if (std::any_of(group.begin(), group.end(),
+                        [&](const std::string& id) { return std::count(added.begin(), added.end(), id) > 0; }))
+            fmt::print(stderr, "hillrun-cli: {} hold the same rows to the digit\n", fmt::join(group, " and "));
+    if (!lock.holds())
+        throw DataError(Problem::DayTakenOver, {"nothing was imported"}, {.file = o.day});
+    saveDay(day, target, dayIsThere(target) ? std::optional<fs::path>(target) : std::nullopt);
 }
 
 } // namespace

@@ -6,9 +6,11 @@
 
 #include "cli/commands.h"
 
+#include <csignal>
 #include <fmt/format.h>
 
 int main(int argc, char** argv) {
+    std::signal(SIGXFSZ, SIG_IGN); // a file that may not grow is a write error, not the end of the program
     CLI::App app{"hillrun-cli: what did this part do, and can I believe it?"};
     app.require_subcommand(1);
     app.set_version_flag("--version", "hillrun-cli 0.1.0");
@@ -18,6 +20,7 @@ int main(int argc, char** argv) {
     hillrun::cli::addImport(app);
     hillrun::cli::addExport(app);
     hillrun::cli::addPlan(app);
+    hillrun::cli::addVerify(app);
     app.footer(
         "Examples:\n"
         "  hillrun-cli analyse data/demo/day-1-flat-twin --json\n"

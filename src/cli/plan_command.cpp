@@ -112,7 +112,7 @@ void run(const Options& o) {
         throw WrongUse("--design needs the base A and another build");
     const Json out = answer(o, sets);
     if (o.json) {
-        fmt::print("{}\n", out.dump());
+        fmt::print("{}\n", dumpJson(out));
         return;
     }
     const Json needed = out["pulls_per_set_needed"];

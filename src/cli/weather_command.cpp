@@ -61,7 +61,7 @@ void runBatch(const std::string& file) {
             answers.push_back({{"error", error.what()}});
         }
     }
-    fmt::print("{}\n", answers.dump());
+    fmt::print("{}\n", dumpJson(answers));
 }
 
 void runOne(const Options& o) {
@@ -84,7 +84,7 @@ void runOne(const Options& o) {
     }
     const Json answer = weatherCase(caseOf(o));
     if (o.json) {
-        fmt::print("{}\n", answer.dump());
+        fmt::print("{}\n", dumpJson(answer));
         return;
     }
     if (const std::string sea = seaLevelWarning(o.pressure.value_or(0.0), o.altitude); !sea.empty())

@@ -150,7 +150,7 @@ std::string articleCardText(const Article& article) {
     out["format"] = "hill-run-article";
     out["version"] = 1;
     out["article"] = articleJson(article);
-    return out.dump(2) + "\n";
+    return dumpJson(out, 2) + "\n";
 }
 
 Article articleCardFrom(std::string_view text, const std::string& file) {

@@ -4,6 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "core/units/units.h"
+#include "formats/budget.h"
 
 #include <algorithm>
 #include <array>
@@ -106,7 +107,7 @@ bool parseNumber(std::string_view cell, char decimal, double& value) {
         cell.remove_prefix(1);
     const fast_float::parse_options options{fast_float::chars_format::general, decimal};
     const auto result = fast_float::from_chars_advanced(cell.data(), cell.data() + cell.size(), value, options);
-    return result.ec == std::errc() && result.ptr == cell.data() + cell.size() && std::isfinite(value);
+    return result.ec == std::errc() && result.ptr == cell.data() + cell.size() && std::abs(value) <= budget::kNumber;
 }
 
 /// The usual cell, a short plain decimal such as "-104.25", up to `separator` or the end: fifteen digits at the most
@@ -329,6 +330,9 @@ private:
     }
 
     void setNames(const std::vector<std::string_view>& names, const std::vector<std::string_view>& units) {
+        if (names.size() > budget::kColumns)
+            throw DataError(Problem::TooLarge, {"a table of so many columns", std::to_string(budget::kColumns)},
+                            {.file = m_file, .line = m_table.headerLine});
         for (size_t i = 0; i < names.size(); ++i) {
             auto [name, unit] = nameAndUnit(names[i]);
             if (!units.empty()) {
@@ -409,8 +413,24 @@ private:
     CsvTable m_table;
 };
 
+/// Before anything is made of them: what is no text has lines without end.
+void checkLines(std::string_view text, const std::string& file) {
+    long number = 1;
+    while (!text.empty()) {
+        const size_t end = std::min(text.find('\n'), text.size());
+        if (end > budget::kLine)
+            throw DataError(Problem::TooLarge, {"a line of so many bytes", std::to_string(budget::kLine)},
+                            {.file = file, .line = number});
+        text.remove_prefix(std::min(end + 1, text.size()));
+        ++number;
+    }
+}
+
 } // namespace
 
-CsvTable parseCsv(std::string_view text, const std::string& file) { return CsvParser(text, file).parse(); }
+CsvTable parseCsv(std::string_view text, const std::string& file) {
+    checkLines(text, file);
+    return CsvParser(text, file).parse();
+}
 
 } // namespace hillrun

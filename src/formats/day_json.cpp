@@ -101,11 +101,18 @@ MeasuredAt measuredAtNamed(const std::string& name, const Place& place) {
     throw DataError(Problem::BadValue, {name, "crank, hub or wheel"}, place);
 }
 
+std::string lowerHex(std::string text) {
+    for (char& c : text)
+        c = c >= 'A' && c <= 'F' ? static_cast<char>(c - 'A' + 'a') : c;
+    return text;
+}
+
 Pull readPull(ObjectReader in) {
     Pull out;
     out.id = in.requiredText("id");
     out.build = in.requiredText("build");
     out.file = in.requiredText("file");
+    out.sha256 = lowerHex(in.text("sha256"));
     out.started = in.text("started");
     if (!out.started.empty() && !secondsOf(out.started))
         throw DataError(Problem::BadValue, {out.started, "write a time as 2026-05-16T09:12:00+01:00"},
@@ -209,6 +216,7 @@ Json pullJson(const Pull& pull) {
     out["id"] = pull.id;
     out["build"] = pull.build;
     out["file"] = pull.file;
+    putKnown(out, "sha256", pull.sha256);
     out["started"] = pull.started.empty() ? Json(nullptr) : Json(pull.started);
     out["weather"] = weather.empty() ? Json(nullptr) : weather;
     out["gear"] = optionalJson(pull.gear);
@@ -255,13 +263,20 @@ TestDay dayFromJson(std::string_view text, const std::string& file) {
         day.pulls.push_back(readPull(pull));
     day.boostSchool = static_cast<BoostSchool>(in.choice("boost_correction", kBoostSchools));
     day.loss = readLoss(in.object("loss"));
+    for (const std::vector<double>& band : in.rowsOfNumbers("bands_rpm")) {
+        if (band.size() != 2 || !(band[0] >= 0.0 && band[1] > band[0]))
+            throw DataError(Problem::WrongType, {"a list of [low, high] in rpm"}, in.place("bands_rpm"));
+        day.bands.push_back({band[0], band[1]});
+    }
+    for (ObjectReader& one : in.objects("attachments"))
+        day.attachments.push_back({one.requiredText("file"), lowerHex(one.text("sha256"))});
     readPlanned(day, in);
     day.unknownKeys = in.unknownKeys();
     checkIds(day, file);
     return day;
 }
 
-std::string pullToJson(const Pull& pull) { return pullJson(pull).dump(); }
+std::string pullToJson(const Pull& pull) { return dumpJson(pullJson(pull)); }
 
 Pull pullFromJson(std::string_view text, const std::string& file) {
     return readPull(ObjectReader(parseJson(text, file), file));
@@ -294,9 +309,13 @@ std::string dayToJson(const TestDay& day) {
                        {"to", measuredAtName(day.loss.to)}};
         addUnknown(out["loss"], day.loss.unknownKeys);
     }
+    for (const RpmRange& band : day.bands)
+        out["bands_rpm"].push_back({band.low, band.high});
+    for (const Attachment& one : day.attachments)
+        out["attachments"].push_back({{"file", one.file}, {"sha256", one.sha256}});
     addPlanned(out, day);
     addUnknown(out, day.unknownKeys);
-    return out.dump(2) + "\n";
+    return dumpJson(out, 2) + "\n";
 }
 
 } // namespace hillrun

@@ -5,18 +5,14 @@
 #include "core/errors/data_error.h"
 #include "formats/day_json.h"
 #include "formats/pull_file.h"
+#include "formats/stored_files.h"
 
 #include <algorithm>
 #include <atomic>
-#include <cstdio>
-#include <cstring>
-#include <fcntl.h>
-#include <fstream>
+#include <charconv>
+#include <fmt/format.h>
 #include <memory>
-#include <set>
-#include <sys/stat.h>
 #include <thread>
-#include <unistd.h>
 
 namespace fs = std::filesystem;
 
@@ -25,98 +21,45 @@ namespace {
 
 constexpr double kStandardPressure_kpa = 101.325;
 
-/// A day's files, in a folder or unpacked from a zip.
-class DayFiles {
-public:
-    virtual ~DayFiles() = default;
-    [[nodiscard]] virtual std::optional<std::string> read(const std::string& name) const = 0;
-    [[nodiscard]] virtual std::vector<std::string> names() const = 0;
-};
+double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : kStandardPressure_kpa; }
 
-class FolderFiles : public DayFiles {
-public:
-    explicit FolderFiles(fs::path folder) : m_folder(std::move(folder)) {}
-    [[nodiscard]] std::optional<std::string> read(const std::string& name) const override {
-        const fs::path path = m_folder / name;
-        if (!fs::exists(path))
-            return std::nullopt;
-        return readFileText(path);
-    }
-    [[nodiscard]] std::vector<std::string> names() const override {
-        std::vector<std::string> out;
-        for (const auto& entry : fs::recursive_directory_iterator(m_folder))
-            if (entry.is_regular_file())
-                out.push_back(fs::relative(entry.path(), m_folder).generic_string());
-        return out;
-    }
-
-private:
-    fs::path m_folder;
-};
-
-class ZipFiles : public DayFiles {
-public:
-    explicit ZipFiles(const fs::path& path) : m_files(readZip(path)) {}
-    [[nodiscard]] std::optional<std::string> read(const std::string& name) const override {
-        const auto it = m_files.find(name);
-        return it == m_files.end() ? std::nullopt : std::optional(it->second);
-    }
-    [[nodiscard]] std::vector<std::string> names() const override {
-        std::vector<std::string> out;
-        for (const auto& [name, text] : m_files)
-            out.push_back(name);
-        return out;
-    }
-
-private:
-    std::map<std::string, std::string> m_files;
-};
-
-std::unique_ptr<DayFiles> openFiles(const fs::path& path) {
-    if (!fs::exists(path))
-        throw DataError(Problem::FileMissing, {}, {.file = path.string()});
-    if (fs::is_directory(path))
-        return std::make_unique<FolderFiles>(path);
-    if (path.filename() == "day.json")
-        return std::make_unique<FolderFiles>(path.parent_path().empty() ? fs::path(".") : path.parent_path());
-    if (fs::is_regular_file(path) && fs::file_size(path) == 0)
-        throw DataError(Problem::FileEmpty, {}, {.file = path.string()});
-    if (isZipPath(path))
-        return std::make_unique<ZipFiles>(path);
-    throw DataError(Problem::NotADay, {}, {.file = path.string()});
-}
-
-void checkInside(const std::string& name, const std::string& jsonFile) {
-    const fs::path path(name);
-    bool outside = path.is_absolute() || name.empty();
-    for (const auto& part : path)
-        outside = outside || part == "..";
-    if (outside)
-        throw DataError(Problem::BadPath, {name}, {.file = jsonFile, .key = "file"});
-}
-
-void readRaw(Pull& pull, const DayFiles& files, const std::string& jsonFile) {
-    checkInside(pull.file, jsonFile);
-    const auto text = files.read(pull.file);
+std::string existingText(const Pull& pull, const StoredFiles& files) {
+    checkInside(pull.file, "day.json");
+    auto text = files.read(pull.file);
     if (!text)
         throw DataError(Problem::FileMissing, {}, {.file = pull.file});
-    const double ambient_kpa = pull.weather ? pull.weather->pressure_pa / 1000.0 : kStandardPressure_kpa;
-    pull.raw = std::make_shared<const ChannelTable>(readPullText(*text, pull.file, ambient_kpa));
+    return std::move(*text);
+}
+
+void readRaw(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) {
+    const std::string text = existingText(pull, files);
+    if ((total += text.size()) > budget::kDay)
+        throw DataError(
+            Problem::TooLarge,
+            {"what the pulls of this day hold together", fmt::format("{} MiB", budget::kDay / budget::kMiB)},
+            {.file = pull.file});
+    const std::string found = sha256Hex(text);
+    if (!pull.sha256.empty() && pull.sha256 != found)
+        throw DataError(Problem::ChecksumDiffers, {pull.sha256, found}, {.file = pull.file});
+    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, ambientOf(pull)));
+    pull.sha256 = found;
 }
 
 /// Reads the pull files, several at once. The first problem in the order of the pulls is the one that is thrown.
-void readAllRaw(TestDay& day, const DayFiles& files, BadPulls badPulls) {
+void readAllRaw(TestDay& day, const StoredFiles& files, BadPulls badPulls) {
     const size_t readers = std::clamp<size_t>(std::thread::hardware_concurrency(), 1, 4);
     std::vector<std::exception_ptr> problems(day.pulls.size());
     std::atomic<size_t> next = 0;
+    std::atomic<size_t> total = 0;
     std::atomic<bool> hopeless = false;
     auto read = [&] {
         for (size_t i = next++; i < day.pulls.size(); i = next++) {
             try {
-                readRaw(day.pulls[i], files, "day.json");
+                readRaw(day.pulls[i], files, total);
             } catch (const DataError& error) {
                 day.pulls[i].problem = error.what();
-                problems[i] = std::current_exception();
+                if (error.problem() != Problem::ChecksumDiffers) // that one never costs the day
+                    problems[i] = std::current_exception();
             } catch (...) { // no memory: nobody can go on
                 problems[i] = std::current_exception();
                 hopeless = true;
@@ -135,123 +78,230 @@ void readAllRaw(TestDay& day, const DayFiles& files, BadPulls badPulls) {
                 std::rethrow_exception(problem);
 }
 
-bool sameFolder(const fs::path& a, const fs::path& b) {
+bool isSameFile(const fs::path& a, const fs::path& b) {
     std::error_code error;
-    return fs::exists(a) && fs::exists(b) && fs::equivalent(a, b, error);
+    return fs::exists(a, error) && fs::exists(b, error) && fs::equivalent(a, b, error);
 }
 
-void saveToFolder(const TestDay& day, const fs::path& target, const DayFiles* source) {
-    std::error_code error;
-    fs::create_directories(target / "pulls", error);
-    if (error)
-        throw DataError(Problem::CannotWrite, {error.message()}, {.file = target.string()});
-    for (const Pull& pull : day.pulls) {
-        checkInside(pull.file, "day.json");
-        const fs::path path = target / pull.file;
-        if (fs::exists(path))
-            continue; // raw data is never changed
-        fs::create_directories(path.parent_path(), error);
-        const auto text = source ? source->read(pull.file) : std::nullopt;
-        if (text)
-            writeFileSafely(path, *text);
-        else if (pull.raw)
-            writeFileSafely(path, writePullText(*pull.raw));
+/// A file of the source that is there; nothing when it is not or cannot be read.
+std::optional<std::string> readIfThere(const StoredFiles* source, const std::string& name) {
+    try {
+        return source ? source->read(name) : std::nullopt;
+    } catch (const DataError&) {
+        return std::nullopt;
     }
-    if (source) {
-        for (const std::string& name : source->names()) {
-            if (!name.starts_with("attachments/") || fs::exists(target / name))
-                continue;
-            fs::create_directories((target / name).parent_path(), error);
-            writeFileSafely(target / name, *source->read(name));
+}
+
+/// The bytes that belong to a pull. Of a pull without rows its file as it lies there; otherwise a file only counts when
+/// its checksum says that it is this pull's.
+std::optional<std::string> bytesOf(const Pull& pull, const StoredFiles* source) {
+    checkInside(pull.file, "day.json");
+    auto text = readIfThere(source, pull.file);
+    if (!pull.raw || (text && !pull.sha256.empty() && sha256Hex(*text) == pull.sha256))
+        return text;
+    return writePullText(*pull.raw);
+}
+
+/// "pulls/p07.csv", "pulls/p07-2.csv" ...
+std::string numbered(const std::string& file, int n) {
+    const fs::path path(file);
+    return n == 1 ? file
+                  : (path.parent_path() / fmt::format("{}-{}{}", path.stem().string(), n, path.extension().string()))
+                        .generic_string();
+}
+
+/// Finds the pull's bytes in the folder or writes them under the first name that is free.
+std::string placeInFolder(const fs::path& target, const std::string& file, const std::string& bytes) {
+    const auto folder = openStoredFiles(target, Attachments::LeftPacked);
+    for (int n = 1;; ++n) {
+        const std::string name = numbered(file, n);
+        makeFolders((target / name).parent_path());
+        if (writeNewFile(target / name, bytes) || readIfThere(folder.get(), name) == bytes)
+            return name;
+    }
+}
+
+void noteLeftBehind(const Pull& pull, std::vector<std::string>& leftBehind) {
+    leftBehind.push_back(
+        fmt::format("{} ({})", pull.file, pull.problem.empty() ? "its rows are not in memory" : pull.problem));
+}
+
+void keepAttachmentsInFolder(SavedDay& out, const fs::path& target, const StoredFiles* source) {
+    const auto there = openStoredFiles(target, Attachments::Unpacked);
+    std::vector<std::string> names;
+    if (source)
+        names = source->names();
+    for (const std::string& name : names) {
+        if (!name.starts_with("attachments/"))
+            continue;
+        const auto bytes = source->read(name);
+        makeFolders((target / name).parent_path());
+        if (bytes && !writeNewFile(target / name, *bytes) && readIfThere(there.get(), name) != bytes)
+            out.leftBehind.push_back(name + " (another file of that name is there)");
+    }
+}
+
+/// Gives every file under attachments/ its checksum; those that are known keep it.
+void sumAttachments(SavedDay& out, const std::vector<std::string>& names,
+                    const std::function<std::optional<std::string>(const std::string&)>& read) {
+    for (const std::string& name : names) {
+        const bool known = std::any_of(out.day.attachments.begin(), out.day.attachments.end(),
+                                       [&](const Attachment& a) { return a.file == name; });
+        if (!name.starts_with("attachments/") || known)
+            continue;
+        if (const auto bytes = read(name))
+            out.day.attachments.push_back({name, sha256Hex(*bytes)});
+    }
+    for (const Attachment& one : out.day.attachments)
+        if (std::find(names.begin(), names.end(), one.file) == names.end())
+            out.leftBehind.push_back(one.file);
+}
+
+void saveToFolder(SavedDay& out, const fs::path& target, const StoredFiles* source, bool inPlace) {
+    makeFolders(target);
+    std::error_code error;
+    if (!inPlace && fs::exists(target / "day.json", error))
+        throw DataError(Problem::AnotherDayThere, {}, {.file = target.string()});
+    removeStaleParts(target);
+    for (Pull& pull : out.day.pulls) {
+        if (inPlace && !pull.raw)
+            continue; // what lies there stays as it is
+        const auto bytes = bytesOf(pull, source);
+        if (!bytes) {
+            noteLeftBehind(pull, out.leftBehind);
+            continue;
         }
+        pull.file = placeInFolder(target, pull.file, *bytes);
+        if (pull.raw)
+            pull.sha256 = sha256Hex(*bytes);
     }
-    writeFileSafely(target / "day.json", dayToJson(day)); // last: a day without it is not a day
+    if (!inPlace)
+        keepAttachmentsInFolder(out, target, source);
+    const auto there = openStoredFiles(target, Attachments::Unpacked);
+    sumAttachments(out, there->names(), [&](const std::string& name) { return readIfThere(there.get(), name); });
+    const std::string json = dayToJson(out.day);
+    out.stamp = sha256Hex(json);
+    writeFileSafely(target / "day.json", json); // last: a day without it is not a day
 }
 
-void saveToZip(const TestDay& day, const fs::path& target, const DayFiles* source) {
+void saveToZip(SavedDay& out, const fs::path& target, const StoredFiles* source, bool inPlace) {
     std::map<std::string, std::string> files;
     if (source)
-        for (const std::string& name : source->names())
-            if (name.starts_with("attachments/"))
-                files[name] = *source->read(name);
-    for (const Pull& pull : day.pulls) {
-        checkInside(pull.file, "day.json");
-        auto text = source ? source->read(pull.file) : std::nullopt;
-        if (text)
-            files[pull.file] = std::move(*text);
-        else if (pull.raw)
-            files[pull.file] = writePullText(*pull.raw);
+        for (const std::string& name : source->names()) // in place also the rows of pulls that were undone
+            if (name.starts_with("attachments/") || (inPlace && name.starts_with("pulls/")))
+                if (auto bytes = source->read(name))
+                    files[name] = std::move(*bytes);
+    for (Pull& pull : out.day.pulls) {
+        auto bytes = bytesOf(pull, source);
+        if (!bytes) {
+            noteLeftBehind(pull, out.leftBehind);
+            continue;
+        }
+        if (pull.raw)
+            pull.sha256 = sha256Hex(*bytes);
+        int n = 1;
+        for (; files.contains(numbered(pull.file, n)) && files[numbered(pull.file, n)] != *bytes; ++n) {
+        }
+        pull.file = numbered(pull.file, n);
+        files[pull.file] = std::move(*bytes);
     }
-    files["day.json"] = dayToJson(day);
-    writeZip(target, files);
+    std::vector<std::string> names;
+    for (const auto& [name, bytes] : files)
+        names.push_back(name);
+    sumAttachments(out, names, [&](const std::string& name) { return std::optional(files[name]); });
+    files["day.json"] = dayToJson(out.day);
+    if (const fs::path folder = target.parent_path(); !folder.empty() && fs::is_directory(folder))
+        removeStaleParts(folder);
+    out.stamp = writeZip(target, files);
 }
+
+bool isZipFile(const fs::path& path) { return isZipPath(path) && !fs::is_directory(path); }
+
+fs::path jsonOf(const fs::path& path) { return path.filename() == "day.json" ? path : path / "day.json"; }
 
 } // namespace
 
-bool isZipPath(const fs::path& path) { return path.extension() == ".zip" || path.extension() == ".ZIP"; }
-
-std::string readFileText(const fs::path& path) {
-    if (!fs::exists(path))
-        throw DataError(Problem::FileMissing, {}, {.file = path.string()});
-    if (fs::is_directory(path))
-        throw DataError(Problem::FileUnreadable, {"it is a folder"}, {.file = path.string()});
-    std::ifstream in(path, std::ios::binary);
-    std::string text;
-    if (in) {
-        in.seekg(0, std::ios::end);
-        text.resize(static_cast<size_t>(std::max<std::streamoff>(0, in.tellg())));
-        in.seekg(0);
-        in.read(text.data(), static_cast<std::streamsize>(text.size()));
-    }
-    if (!in)
-        throw DataError(Problem::FileUnreadable, {std::strerror(errno)}, {.file = path.string()});
-    return text;
-}
-
-void writeFileSafely(const fs::path& target, std::string_view text) {
-    const fs::path temporary = target.string() + ".part";
-    auto fail = [&](int file) {
-        const std::string why = std::strerror(errno);
-        if (file >= 0)
-            ::close(file);
-        ::unlink(temporary.c_str());
-        throw DataError(Problem::CannotWrite, {why}, {.file = target.string()});
-    };
-    const int file = ::open(temporary.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC, 0644);
-    if (file < 0)
-        fail(file);
-    for (size_t done = 0; done < text.size();) {
-        const ssize_t wrote = ::write(file, text.data() + done, text.size() - done);
-        if (wrote < 0)
-            fail(file);
-        done += static_cast<size_t>(wrote);
-    }
-    if (::fsync(file) != 0)
-        fail(file);
-    if (::close(file) != 0)
-        fail(-1);
-    if (::rename(temporary.c_str(), target.c_str()) != 0)
-        fail(-1);
-}
-
-TestDay readDay(const fs::path& path, BadPulls badPulls) {
-    const auto files = openFiles(path);
+OpenedDay openDay(const fs::path& path, BadPulls badPulls) {
+    const auto files = openStoredFiles(path, Attachments::LeftPacked);
     const auto json = files->read("day.json");
     if (!json)
         throw DataError(Problem::NotADay, {}, {.file = path.string()});
-    TestDay day = dayFromJson(*json, "day.json");
-    readAllRaw(day, *files, badPulls);
-    return day;
+    OpenedDay out{dayFromJson(*json, "day.json"), isZipFile(path) ? dayStamp(path) : sha256Hex(*json)};
+    if (out.day.pulls.size() > budget::kPulls)
+        throw DataError(Problem::TooLarge, {"a day of so many pulls", std::to_string(budget::kPulls)},
+                        {.file = "day.json"});
+    readAllRaw(out.day, *files, badPulls);
+    return out;
 }
 
-void saveDay(const TestDay& day, const fs::path& target, const std::optional<fs::path>& source) {
-    std::unique_ptr<DayFiles> from;
-    if (source)
-        from = openFiles(*source);
-    if (isZipPath(target))
-        return saveToZip(day, target, from.get());
-    const bool inPlace = source && sameFolder(*source, target);
-    saveToFolder(day, target, inPlace ? nullptr : from.get());
+TestDay readDay(const fs::path& path, BadPulls badPulls) { return openDay(path, badPulls).day; }
+
+std::string pullFileText(const Pull& pull, const fs::path& dayPath) {
+    return existingText(pull, *openStoredFiles(dayPath, Attachments::LeftPacked));
+}
+
+void takeAsItIs(Pull& pull, const fs::path& dayPath) {
+    const std::string text = pullFileText(pull, dayPath);
+    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, ambientOf(pull)));
+    pull.sha256 = sha256Hex(text);
+    pull.problem.clear();
+}
+
+SavedDay saveDay(const TestDay& day, const fs::path& target, const std::optional<fs::path>& source) {
+    SavedDay out{day, {}, {}};
+    std::unique_ptr<StoredFiles> from;
+    std::error_code error;
+    if (source && fs::exists(*source, error)) {
+        from = openStoredFiles(*source, Attachments::Unpacked);
+    } else if (source) {
+        for (const Attachment& attachment : day.attachments)
+            out.leftBehind.push_back(attachment.file);
+        out.day.attachments.clear();
+    }
+    if (isZipFile(target)) {
+        saveToZip(out, target, from.get(), source && isSameFile(*source, target));
+        return out;
+    }
+    const fs::path folder = target.filename() == "day.json" ? target.parent_path() : target;
+    saveToFolder(out, folder, from.get(), source && isSameFolder(*source, folder));
+    return out;
+}
+
+std::string dayStamp(const fs::path& path) {
+    try {
+        return sha256Hex(isZipFile(path) ? readFileText(path, budget::kDay)
+                                         : readFileText(jsonOf(path), budget::kJson));
+    } catch (const DataError&) {
+        return "";
+    }
+}
+
+bool isSameFolder(const fs::path& a, const fs::path& b) {
+    return isSameFile(a.filename() == "day.json" ? a.parent_path() : a,
+                      b.filename() == "day.json" ? b.parent_path() : b);
+}
+
+std::string freePullId(const TestDay& day, const fs::path& dayPath) {
+    int highest = 0;
+    auto count = [&](const std::string& stem) {
+        int number = 0;
+        const char* end = stem.data() + stem.size();
+        if (stem.size() > 1 && stem[0] == 'p' && std::from_chars(stem.data() + 1, end, number).ec == std::errc() &&
+            number < 100000000)
+            highest = std::max(highest, number);
+    };
+    for (const Pull& pull : day.pulls) {
+        count(pull.id);
+        count(fs::path(pull.file).stem().string());
+    }
+    std::error_code error;
+    const fs::path folder = dayPath.filename() == "day.json" ? dayPath.parent_path() : dayPath;
+    if (!dayPath.empty())
+        for (fs::directory_iterator it(folder / "pulls", error), end; !error && it != end; it.increment(error))
+            count(it->path().stem().string());
+    while (findPull(day, fmt::format("p{:02}", highest + 1)))
+        ++highest;
+    return fmt::format("p{:02}", highest + 1);
 }
 
 } // namespace hillrun

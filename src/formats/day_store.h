@@ -3,12 +3,13 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "formats/file_io.h"
+#include "formats/zip.h"
 
 #include <filesystem>
-#include <map>
 #include <optional>
 #include <string>
-#include <string_view>
+#include <vector>
 
 namespace hillrun {
 
@@ -18,24 +19,41 @@ enum class BadPulls {
     Keep,  ///< the pull stays without data and carries the reason
 };
 
-/// Reads a day from its folder, its day.json or a zip of the folder. Throws DataError.
+/// A day as it was read, and what tells later whether somebody changed it since.
+struct OpenedDay {
+    TestDay day;
+    std::string stamp; ///< see `dayStamp`
+};
+
+/// Reads a day from its folder, its day.json or a zip of the folder. Every pull then carries the checksum of its file.
+/// A pull whose file does not fit its checksum always stays without data and carries the reason. Throws DataError.
+OpenedDay openDay(const std::filesystem::path& path, BadPulls badPulls = BadPulls::Throw);
 TestDay readDay(const std::filesystem::path& path, BadPulls badPulls = BadPulls::Throw);
 
-/// Writes a day to a folder or, by its ending, a zip. Raw files and attachments are taken over from `source` byte for
-/// byte where it has them; pulls that came from elsewhere are written anew. Every file is written beside its place,
-/// flushed and renamed; nothing is half written. Throws DataError (CannotWrite).
-void saveDay(const TestDay& day, const std::filesystem::path& target,
-             const std::optional<std::filesystem::path>& source = std::nullopt);
+/// The rows of one pull although its file does not fit its checksum, for somebody who decides to take it as it is; the
+/// new checksum is set. Throws DataError.
+void takeAsItIs(Pull& pull, const std::filesystem::path& dayPath);
+/// The bytes of a pull's file. Throws DataError.
+std::string pullFileText(const Pull& pull, const std::filesystem::path& dayPath);
 
-bool isZipPath(const std::filesystem::path& path);
-/// The text of a file. Throws DataError (FileMissing, FileUnreadable).
-std::string readFileText(const std::filesystem::path& path);
-/// Writes beside the target, flushes to disk, renames. Throws DataError (CannotWrite).
-void writeFileSafely(const std::filesystem::path& target, std::string_view text);
+/// A day as it stands on disk after saving.
+struct SavedDay {
+    TestDay day; ///< with the file name and checksum of every pull and attachment
+    std::string stamp;
+    std::vector<std::string> leftBehind; ///< what could not be taken along from a source that is gone, in words
+};
 
-/// Files of a zip by their name inside it, the folder they share removed. Throws DataError (ArchiveBroken).
-std::map<std::string, std::string> readZip(const std::filesystem::path& path);
-/// A zip of files; the same files give the same bytes. Throws DataError (CannotWrite).
-void writeZip(const std::filesystem::path& target, const std::map<std::string, std::string>& files);
+/// Writes a day to a folder or, by its ending, a zip. Raw files are written once: a file that exists is never changed
+/// and never taken for another; a pull whose name is taken gets a new one. Bytes come from `source` where they fit the
+/// pull's checksum, else from the rows in memory. day.json comes last and makes it count. Throws DataError
+/// (CannotWrite, AnotherDayThere).
+SavedDay saveDay(const TestDay& day, const std::filesystem::path& target,
+                 const std::optional<std::filesystem::path>& source = std::nullopt);
+
+/// A checksum of the day as it stands on disk: of its day.json or of the whole zip; empty when there is none.
+std::string dayStamp(const std::filesystem::path& path);
+bool isSameFolder(const std::filesystem::path& a, const std::filesystem::path& b);
+/// An id "p07" and file name that no pull of the day has and no file of its folder.
+std::string freePullId(const TestDay& day, const std::filesystem::path& dayPath = {});
 
 } // namespace hillrun

@@ -3,12 +3,12 @@
 #include "formats/import_files.h"
 
 #include "core/errors/data_error.h"
+#include "core/errors/shown_text.h"
 #include "formats/day_store.h"
 
 #include <algorithm>
 #include <cctype>
 #include <cstdlib>
-#include <fmt/format.h>
 #include <regex>
 
 namespace fs = std::filesystem;
@@ -37,17 +37,6 @@ std::string timeAbove(const std::vector<std::string>& preamble) {
         if (std::regex_search(line, match, pattern))
             return match[1].str() + "T" + match[2].str() + match[4].str();
     return "";
-}
-
-std::string freePullId(const TestDay& day) {
-    for (size_t number = day.pulls.size() + 1;; ++number) {
-        const std::string id = fmt::format("p{:02}", number);
-        const std::string file = "pulls/" + id + ".csv";
-        const bool taken = std::any_of(day.pulls.begin(), day.pulls.end(),
-                                       [&](const Pull& p) { return p.id == id || p.file == file; });
-        if (!taken)
-            return id;
-    }
 }
 
 } // namespace
@@ -80,18 +69,18 @@ ImportFile openForImport(const fs::path& path, const TestDay& day, const ColumnM
     return out;
 }
 
-std::string addImported(TestDay& day, const ImportFile& file) {
+std::string addImported(TestDay& day, const ImportFile& file, const fs::path& dayPath) {
     const std::string name = fs::path(file.path).filename().string();
     const double ambient_kpa = file.weather ? file.weather->pressure_pa / 1000.0 : kStandardPressure_kpa;
     auto raw = std::make_shared<ChannelTable>(toChannels(file.table, file.meanings, ambient_kpa, name));
     checkPull(*raw, name);
     Pull pull;
-    pull.id = freePullId(day);
+    pull.id = freePullId(day, dayPath);
     pull.build = file.build;
     pull.file = "pulls/" + pull.id + ".csv";
     pull.started = file.started;
     pull.weather = file.weather;
-    pull.note = "imported from " + name;
+    pull.note = "imported from " + shownText(name);
     pull.raw = std::move(raw);
     if (!findBuild(day, file.build)) {
         Build build;

@@ -30,8 +30,9 @@ ImportFile openForImport(const std::filesystem::path& path, const TestDay& day, 
 std::string buildFromFileName(const std::string& stem, const TestDay& day);
 
 /// Adds the file as a pull (and its build when the day does not have it); the pull's raw table is mapped here.
-/// Returns the new pull's id. Throws DataError and leaves the day as it was.
-std::string addImported(TestDay& day, const ImportFile& file);
+/// `dayPath`: where the day lives, so that no name is used that a file there has. Returns the new pull's id. Throws
+/// DataError and leaves the day as it was.
+std::string addImported(TestDay& day, const ImportFile& file, const std::filesystem::path& dayPath = {});
 
 /// Where named column mappings are kept.
 std::filesystem::path mappingsFolder();

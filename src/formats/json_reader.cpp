@@ -2,15 +2,48 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/json_reader.h"
 
+#include "formats/budget.h"
+
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 
 namespace hillrun {
+namespace {
+
+/// Before parsing: what follows walks the nesting by recursion.
+void checkSize(std::string_view text, const std::string& file) {
+    if (text.size() > budget::kJson)
+        throw DataError(Problem::TooLarge,
+                        {fmt::format("JSON of {} MiB", text.size() / budget::kMiB),
+                         fmt::format("{} MiB", budget::kJson / budget::kMiB)},
+                        {.file = file});
+    size_t depth = 0;
+    bool quoted = false;
+    for (size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (quoted && c == '\\')
+            ++i;
+        else if (c == '"')
+            quoted = !quoted;
+        else if (!quoted && (c == '[' || c == '{') && ++depth > budget::kNesting)
+            throw DataError(Problem::TooLarge,
+                            {"such a nesting of lists and objects", std::to_string(budget::kNesting)}, {.file = file});
+        else if (!quoted && (c == ']' || c == '}') && depth > 0)
+            --depth;
+    }
+}
+
+} // namespace
+
+std::string dumpJson(const Json& json, int indent) {
+    return json.dump(indent, ' ', false, Json::error_handler_t::replace);
+}
 
 Json parseJson(std::string_view text, const std::string& file) {
     if (text.find_first_not_of(" \t\r\n") == std::string_view::npos)
         throw DataError(Problem::FileEmpty, {}, {.file = file});
+    checkSize(text, file);
     try {
         return Json::parse(text.begin(), text.end(), nullptr, true, true);
     } catch (const Json::parse_error& error) {
@@ -37,6 +70,11 @@ Place ObjectReader::place(const char* key) const {
 
 void ObjectReader::wrongType(const char* key, const char* expected) const {
     throw DataError(Problem::WrongType, {expected}, place(key));
+}
+
+void ObjectReader::checkNumber(const Json& value, const char* key) const {
+    if (!(std::abs(value.get<double>()) <= budget::kNumber))
+        throw DataError(Problem::BadValue, {value.dump(), "no quantity is so large"}, place(key));
 }
 
 const Json* ObjectReader::find(const char* key) {
@@ -68,6 +106,7 @@ std::optional<double> ObjectReader::number(const char* key) {
         return std::nullopt;
     if (!value->is_number() || !std::isfinite(value->get<double>()))
         wrongType(key, "a number");
+    checkNumber(*value, key);
     return value->get<double>();
 }
 
@@ -99,6 +138,7 @@ std::vector<double> ObjectReader::numbers(const char* key) {
     for (const Json& item : *value) {
         if (!item.is_number())
             wrongType(key, "a list of numbers");
+        checkNumber(item, key);
         out.push_back(item.get<double>());
     }
     return out;
@@ -114,6 +154,8 @@ std::vector<std::vector<double>> ObjectReader::rowsOfNumbers(const char* key) {
     for (const Json& row : *value) {
         if (!row.is_array() || !std::all_of(row.begin(), row.end(), [](const Json& item) { return item.is_number(); }))
             wrongType(key, "a list of lists of numbers");
+        for (const Json& item : row)
+            checkNumber(item, key);
         out.push_back(row.get<std::vector<double>>());
     }
     return out;

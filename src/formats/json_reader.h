@@ -14,8 +14,10 @@ namespace hillrun {
 
 using Json = nlohmann::ordered_json;
 
-/// Parses text; a syntax error becomes a DataError with file and line.
+/// Parses text; a syntax error becomes a DataError with file and line. Throws DataError (BadJson, TooLarge, FileEmpty).
 Json parseJson(std::string_view text, const std::string& file);
+/// JSON as text. Bytes that are no UTF-8 (paths may hold such) become the replacement mark instead of an exception.
+std::string dumpJson(const Json& json, int indent = -1);
 
 /// Reads one JSON object key by key. Remembers which keys were asked for, so that the rest can be kept; a wrong type is
 /// a DataError with file and key path ("pulls[2].weather.pressure_kpa"). null and a missing key are "not known".
@@ -47,6 +49,7 @@ public:
 
 private:
     const Json* find(const char* key);
+    void checkNumber(const Json& value, const char* key) const;
     [[noreturn]] void wrongType(const char* key, const char* expected) const;
 
     Json m_object;

@@ -14,7 +14,7 @@ std::string writeMapping(const ColumnMapping& mapping) {
     for (const auto& [header, meaning] : mapping.meanings)
         out["columns"].push_back(
             {{"header", header}, {"channel", meaning.channel}, {"unit", meaning.unit}, {"gauge", meaning.gauge}});
-    return out.dump(2) + "\n";
+    return dumpJson(out, 2) + "\n";
 }
 
 ColumnMapping readMapping(std::string_view text, const std::string& file) {

@@ -3,6 +3,7 @@
 #include "formats/pull_file.h"
 
 #include "core/errors/data_error.h"
+#include "core/errors/shown_text.h"
 #include "core/pull/channels.h"
 
 #include <algorithm>
@@ -10,6 +11,7 @@
 #include <charconv>
 #include <cmath>
 #include <fmt/format.h>
+#include <map>
 #include <set>
 
 namespace hillrun {
@@ -99,12 +101,32 @@ Unit unitOf(const ColumnMeaning& meaning, const std::string& file, long headerLi
     return *unit;
 }
 
-/// "torque" twice is an error in our own spelling; elsewhere the second keeps a name of its own.
-std::string freeName(const std::string& wanted, const std::set<std::string>& taken) {
-    std::string name = wanted;
-    for (int i = 2; taken.contains(name); ++i)
-        name = fmt::format("{}_{}", wanted, i);
+/// "torque" twice is an error in our own spelling; elsewhere the second keeps a name of its own. `next` remembers the
+/// number each name goes on with, so that thousands of one name cost no more than others.
+std::string freeName(const std::string& wanted, const std::set<std::string>& taken, std::map<std::string, int>& next) {
+    if (!taken.contains(wanted))
+        return wanted;
+    int& number = next.try_emplace(wanted, 2).first->second;
+    std::string name;
+    do
+        name = fmt::format("{}_{}", wanted, number++);
+    while (taken.contains(name));
     return name;
+}
+
+/// A name or unit that a header line can carry: what would end a cell or begin a unit becomes a blank.
+std::string headerWord(std::string_view text) {
+    std::string out;
+    for (const char c : keptText(text)) {
+        const bool blank = std::string_view(" ,;\"[]|").find(c) != std::string_view::npos;
+        if (!blank)
+            out += c;
+        else if (!out.empty() && out.back() != ' ')
+            out += ' ';
+    }
+    while (!out.empty() && out.back() == ' ')
+        out.pop_back();
+    return out.substr(out.find_first_not_of('#') == std::string::npos ? out.size() : out.find_first_not_of('#'));
 }
 
 void checkTime(const ChannelTable& table, const std::string& file) {
@@ -154,6 +176,7 @@ ChannelTable toChannels(CsvTable table, const std::vector<ColumnMeaning>& meanin
                         const std::string& file) {
     ChannelTable out;
     std::set<std::string> taken;
+    std::map<std::string, int> next;
     for (size_t i = 0; i < meanings.size(); ++i) {
         const ColumnMeaning& meaning = meanings[i];
         if (meaning.channel.empty())
@@ -164,7 +187,8 @@ ChannelTable toChannels(CsvTable table, const std::vector<ColumnMeaning>& meanin
                             {.file = file, .line = table.headerLine, .column = meaning.header});
         const Unit unit = unitOf(meaning, file, table.headerLine);
         Column column;
-        column.name = freeName(meaning.channel, taken);
+        const std::string word = standard ? meaning.channel : headerWord(meaning.channel);
+        column.name = freeName(word.empty() ? fmt::format("column_{}", i + 1) : word, taken, next);
         taken.insert(column.name);
         column.values = std::move(table.columns[i]);
         if (standard) {
@@ -174,7 +198,7 @@ ChannelTable toChannels(CsvTable table, const std::vector<ColumnMeaning>& meanin
                 for (double& value : column.values)
                     value = unit.toCanonical(value) + offset;
         } else {
-            column.unit = meaning.unit; // a channel of its own keeps its unit
+            column.unit = headerWord(meaning.unit); // a channel of its own keeps its unit
         }
         out.columns.push_back(std::move(column));
     }
@@ -203,7 +227,8 @@ std::string writePullText(const ChannelTable& table) {
     std::string out;
     out.reserve(table.rows() * table.columns.size() * 8);
     for (size_t i = 0; i < table.columns.size(); ++i)
-        out += fmt::format("{}{} [{}]", i ? "," : "", table.columns[i].name, table.columns[i].unit);
+        out += fmt::format("{}{} [{}]", i ? "," : "", headerWord(table.columns[i].name),
+                           headerWord(table.columns[i].unit));
     out += '\n';
     char digits[32];
     for (size_t row = 0; row < table.rows(); ++row) {

@@ -4,6 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "formats/day_json.h"
+#include "formats/day_lock.h"
 #include "formats/day_store.h"
 #include "formats/pull_file.h"
 
@@ -14,6 +15,7 @@
 #include <fcntl.h>
 #include <fmt/format.h>
 #include <iterator>
+#include <sys/file.h>
 #include <unistd.h>
 
 namespace fs = std::filesystem;
@@ -23,6 +25,7 @@ namespace {
 
 constexpr std::string_view kMarker = "#hill-run-journal 1";
 constexpr std::string_view kPull = "#pull ";
+constexpr std::string_view kEnd = "#end ";
 
 void appendCell(std::string& out, double value) {
     if (std::isfinite(value))
@@ -72,16 +75,25 @@ bool PullJournal::begin(const fs::path& dayPath, const Pull& pull, const std::ve
         m_waiting += fmt::format("{}{} [{}]", i ? "," : "", columns[i].name, columns[i].unit);
     m_waiting += '\n';
     const fs::path folder = journalFolder(dayPath);
-    std::error_code error;
-    fs::create_directories(folder, error);
-    m_path = folder / (pull.id + ".csv");
-    for (int n = 2; fs::exists(m_path); ++n) // never over one that still waits to be recovered
-        m_path = folder / fmt::format("{}-{}.csv", pull.id, n);
-    m_file = ::open(m_path.c_str(), O_WRONLY | O_CREAT | O_APPEND | O_CLOEXEC, 0644);
-    if (m_file < 0) {
-        m_problem = std::strerror(errno);
+    try {
+        makeFolders(folder);
+    } catch (const DataError& error) {
+        m_problem = error.details().empty() ? error.what() : error.details().front();
         return false;
     }
+    const fs::path name(pull.file.empty() ? "pull" : pull.file);
+    const std::string stem = name.stem().string();
+    for (int n = 1; m_file < 0; ++n) { // never over one that still waits to be recovered
+        m_path = folder / (n == 1 ? stem + ".csv" : fmt::format("{}-{}.csv", stem, n));
+        m_file = ::open(m_path.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_APPEND | O_CLOEXEC, 0644);
+        if (m_file < 0 && errno != EEXIST) {
+            m_problem = std::strerror(errno);
+            m_path.clear();
+            return false;
+        }
+    }
+    (void)::flock(m_file, LOCK_EX | LOCK_NB);
+    flushFolder(folder);
     m_syncer = std::make_unique<FileSyncer>(m_file);
     return flush();
 }
@@ -122,9 +134,11 @@ bool PullJournal::flush() {
     return m_problem.empty();
 }
 
-void PullJournal::finish() {
+void PullJournal::finish(const std::string& why) {
     if (m_file < 0)
         return;
+    if (!why.empty())
+        m_waiting += fmt::format("{}{}\n", kEnd, why);
     flush();
     m_syncer.reset(); // waits until the disk has it
     ::close(m_file);
@@ -151,10 +165,19 @@ std::vector<fs::path> findJournals(const fs::path& dayPath) {
     std::vector<fs::path> out;
     std::error_code error;
     for (const auto& entry : fs::directory_iterator(journalFolder(dayPath), error))
-        if (entry.path().extension() == ".csv")
+        if (entry.path().extension() == ".csv" && !isLockedBySomebody(entry.path()))
             out.push_back(entry.path());
     std::sort(out.begin(), out.end());
     return out;
+}
+
+std::string journalEnd(const fs::path& journal) {
+    const std::string text = readFileText(journal);
+    const size_t at = text.rfind("\n" + std::string(kEnd));
+    if (at == std::string::npos)
+        return "";
+    const size_t from = at + 1 + kEnd.size();
+    return text.substr(from, std::min(text.find('\n', from), text.size()) - from);
 }
 
 Pull readJournal(const fs::path& journal) {

@@ -47,15 +47,16 @@ public:
     PullJournal(const PullJournal&) = delete;
     PullJournal& operator=(const PullJournal&) = delete;
 
-    /// Begins DAY/journal/ID.csv; of `pull` everything but the raw rows is written. False when it cannot.
+    /// Begins DAY/journal/ID.csv; of `pull` everything but the raw rows is written. The file is locked while it is
+    /// open, so that no other window takes it for one that was cut short. False when it cannot.
     bool begin(const std::filesystem::path& dayPath, const Pull& pull, const std::vector<Column>& columns);
     void row(std::span<const double> values);
     /// A line "#..." between the rows.
     void note(const std::string& text);
     /// Writes what is waiting and has it synced. False once the disk refused; tries again each time.
     bool flush();
-    /// The pull is over; the file stays until `remove`.
-    void finish();
+    /// The pull is over; the file stays until `remove`. `why`: what made it no pull.
+    void finish(const std::string& why = {});
     /// The pull is saved elsewhere, or was none.
     void remove();
     [[nodiscard]] bool isOpen() const { return m_file >= 0; }
@@ -72,8 +73,11 @@ private:
 
 /// Where the journals of a day lie: in its folder, or beside its zip.
 std::filesystem::path journalFolder(const std::filesystem::path& dayPath);
-/// Journals left behind, oldest first.
+/// Journals left behind, oldest first; those that somebody is writing are not among them.
 std::vector<std::filesystem::path> findJournals(const std::filesystem::path& dayPath);
+inline constexpr const char* kJournalComplete = "complete";
+/// What the recorder said at the end: "complete", "too short for a pull"; empty when the pull was cut short.
+std::string journalEnd(const std::filesystem::path& journal);
 /// The pull of a journal, with the rows that reached the disk; half a last line is left out. Throws DataError when
 /// there is no pull in it.
 Pull readJournal(const std::filesystem::path& journal);

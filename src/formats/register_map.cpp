@@ -58,7 +58,7 @@ std::string writeRegisterMap(const RegisterMap& map) {
                                     {"scale", entry.scale},
                                     {"offset", entry.offset},
                                     {"signed", entry.isSigned}});
-    return out.dump(2) + "\n";
+    return dumpJson(out, 2) + "\n";
 }
 
 RegisterMap simcellRegisters() {

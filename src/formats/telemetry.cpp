@@ -3,8 +3,11 @@
 #include "formats/telemetry.h"
 
 #include "core/errors/data_error.h"
+#include "core/errors/shown_text.h"
+#include "formats/budget.h"
 #include "formats/csv_table.h"
 
+#include <algorithm>
 #include <cmath>
 #include <fast_float/fast_float.h>
 #include <limits>
@@ -12,10 +15,9 @@
 namespace hillrun {
 namespace {
 
-constexpr size_t kLongestLine = 16384;
+constexpr size_t kLongestLine = 65536;
 constexpr std::string_view kMarker = "hill-run-telemetry";
 constexpr int kTelemetryVersion = 1;
-constexpr int kRestartFrames = 5; ///< so many frames in a row from an earlier time: the logger began anew
 
 std::string_view trimmed(std::string_view text) {
     while (!text.empty() && (text.front() == ' ' || text.front() == '\t'))
@@ -35,7 +37,7 @@ bool readCell(std::string_view cell, double& value) {
     if (cell.front() == '+')
         cell.remove_prefix(1);
     const auto [end, error] = fast_float::from_chars(cell.data(), cell.data() + cell.size(), value);
-    return error == std::errc() && end == cell.data() + cell.size() && std::isfinite(value);
+    return error == std::errc() && end == cell.data() + cell.size() && std::abs(value) <= budget::kNumber;
 }
 
 } // namespace
@@ -66,7 +68,7 @@ void TelemetryParser::restart() {
     m_skipToNewline = false;
     m_headerDue = true;
     m_columns.clear();
-    m_backwards = 0;
+    m_headerText.clear();
 }
 
 void TelemetryParser::bad(const std::string& why) {
@@ -90,7 +92,7 @@ void TelemetryParser::line(std::string_view text) {
         }
         return;
     }
-    if (m_headerDue)
+    if (m_headerDue || text == m_headerText)
         readHeader(text);
     else
         readRow(text);
@@ -134,8 +136,7 @@ void TelemetryParser::readHeader(std::string_view text) {
     m_columns = std::move(columns);
     m_values.assign(m_columns.size(), 0.0);
     m_headerDue = false;
-    m_lastTime_s = -std::numeric_limits<double>::infinity();
-    m_backwards = 0;
+    m_headerText = text;
     if (m_sink.header)
         m_sink.header(m_columns);
 }
@@ -143,12 +144,17 @@ void TelemetryParser::readHeader(std::string_view text) {
 void TelemetryParser::readRow(std::string_view text) {
     size_t cell = 0;
     size_t kept = 0;
+    size_t unreadable = 0;
+    std::string why;
     for (std::string_view rest = text;; ++cell) {
         const size_t comma = rest.find(',');
         if (kept < m_kept.size() && m_kept[kept] == cell) {
             double value = 0.0;
-            if (!readCell(rest.substr(0, comma), value))
-                return bad("a cell is not a number: " + std::string(trimmed(rest.substr(0, comma)).substr(0, 40)));
+            if (!readCell(rest.substr(0, comma), value)) { // blank from here on: the rest of the row was measured
+                value = std::numeric_limits<double>::quiet_NaN();
+                ++unreadable;
+                why = "a cell is not a number: " + shownText(trimmed(rest.substr(0, comma)), 40);
+            }
             const Conversion& c = m_conversions[kept];
             m_values[kept] = value * c.scale + c.offset + (c.gauge ? m_ambient_kpa : 0.0);
             ++kept;
@@ -159,20 +165,13 @@ void TelemetryParser::readRow(std::string_view text) {
     }
     if (cell + 1 != m_cells)
         return bad(std::to_string(cell + 1) + " cells where the header has " + std::to_string(m_cells));
-    const double time = m_values[m_timeColumn];
-    if (!std::isfinite(time))
-        return bad("a row has no time");
-    if (time < m_lastTime_s) {
-        if (++m_backwards < kRestartFrames)
-            return bad("time runs back");
-        if (m_sink.comment)
-            m_sink.comment("restart");
-    }
-    m_backwards = 0;
-    m_lastTime_s = time;
+    if (unreadable > 0)
+        bad(why);
+    if (2 * unreadable > m_kept.size())
+        return;
     ++m_frames;
     if (m_sink.frame)
-        m_sink.frame(time, m_values);
+        m_sink.frame(m_values[m_timeColumn], m_values);
 }
 
 std::string telemetryHead(const std::vector<Column>& columns) {

@@ -16,7 +16,8 @@ namespace hillrun {
 struct TelemetrySink {
     /// New columns; channel names and units are those of the pull file.
     std::function<void(const std::vector<Column>& columns)> header;
-    /// A row; NaN for blank cells. `time` is its first column's or its time channel's value, s.
+    /// A row; NaN for blank and unreadable cells. `time` is its time channel's value as the logger says it, NaN when it
+    /// says none; whether it can be believed is not judged here (`StreamClock`).
     std::function<void(double time_s, std::span<const double> values)> frame;
     /// What followed "#" on a line of its own ("clock 2026-05-16T09:12:00+01:00").
     std::function<void(const std::string& text)> comment;
@@ -25,7 +26,7 @@ struct TelemetrySink {
 };
 
 /// Reads a stream of telemetry (docs/formats.md, "Telemetry"): the pull file line by line. Bytes may come in any
-/// pieces. Frames are checked: columns, numbers, time running on. Never throws on what comes in; memory stays bounded.
+/// pieces. Rows are checked: columns, numbers. Never throws on what comes in; memory stays bounded.
 class TelemetryParser {
 public:
     explicit TelemetryParser(TelemetrySink sink) : m_sink(std::move(sink)) {}
@@ -59,8 +60,7 @@ private:
     size_t m_cells = 0;
     size_t m_timeColumn = 0;
     std::vector<double> m_values;
-    double m_lastTime_s = 0.0;
-    int m_backwards = 0; ///< frames in a row whose time lies before the last good one
+    std::string m_headerText; ///< as it came; the same line again is a header too
     double m_ambient_kpa = 101.325;
     long m_frames = 0;
     long m_badLines = 0;

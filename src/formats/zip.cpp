@@ -1,11 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "formats/zip.h"
+
 #include "core/errors/data_error.h"
-#include "formats/day_store.h"
+#include "core/errors/shown_text.h"
+#include "formats/file_io.h"
 
 #include <archive.h>
 #include <archive_entry.h>
+#include <clocale>
+#include <fmt/format.h>
 #include <memory>
+
+namespace fs = std::filesystem;
 
 namespace hillrun {
 namespace {
@@ -13,14 +20,61 @@ namespace {
 using Reader = std::unique_ptr<archive, decltype(&archive_read_free)>;
 using Writer = std::unique_ptr<archive, decltype(&archive_write_free)>;
 
-constexpr size_t kLargestFile = size_t{1} << 30;
+/// The library turns names through the thread's locale; in this scope that is UTF-8.
+class Utf8Scope {
+public:
+    Utf8Scope() : m_locale(::newlocale(LC_CTYPE_MASK, "C.UTF-8", nullptr)) {
+        if (m_locale)
+            m_before = ::uselocale(m_locale);
+    }
+    ~Utf8Scope() {
+        if (!m_locale)
+            return;
+        ::uselocale(m_before);
+        ::freelocale(m_locale);
+    }
+    Utf8Scope(const Utf8Scope&) = delete;
+    Utf8Scope& operator=(const Utf8Scope&) = delete;
 
-[[noreturn]] void broken(const std::filesystem::path& path, archive* a) {
+private:
+    locale_t m_locale;
+    locale_t m_before{};
+};
+
+[[noreturn]] void broken(const fs::path& path, archive* a) {
     const char* why = archive_error_string(a);
     throw DataError(Problem::ArchiveBroken, {why ? why : "it ends early"}, {.file = path.string()});
 }
 
-std::string contents(archive* a, const std::filesystem::path& path) {
+/// Counts what is unpacked against the limits.
+class Budget {
+public:
+    explicit Budget(const fs::path& path) : m_path(path), m_packed(static_cast<size_t>(fs::file_size(path))) {}
+    void entry() {
+        if (++m_entries > budget::kEntries)
+            tooLarge("a zip of so many files", fmt::format("{}", budget::kEntries));
+    }
+    void bytes(size_t more, size_t ofThisFile) {
+        m_unpacked += more;
+        if (ofThisFile > budget::kFile)
+            tooLarge("a file in it", fmt::format("{} MiB", budget::kFile / budget::kMiB));
+        if (m_unpacked > budget::kDay)
+            tooLarge("what it unpacks to", fmt::format("{} MiB", budget::kDay / budget::kMiB));
+        if (m_unpacked > budget::kZipRatioFrom && m_unpacked / budget::kZipRatio > m_packed)
+            tooLarge("what it unpacks to", fmt::format("{} times its size", budget::kZipRatio));
+    }
+
+private:
+    [[noreturn]] void tooLarge(const char* what, const std::string& limit) const {
+        throw DataError(Problem::TooLarge, {what, limit}, {.file = m_path.string()});
+    }
+    fs::path m_path;
+    size_t m_packed;
+    size_t m_entries = 0;
+    size_t m_unpacked = 0;
+};
+
+std::string contents(archive* a, const fs::path& path, Budget& budget) {
     std::string out;
     char buffer[65536];
     while (true) {
@@ -30,9 +84,17 @@ std::string contents(archive* a, const std::filesystem::path& path) {
         if (got == 0)
             return out;
         out.append(buffer, static_cast<size_t>(got));
-        if (out.size() > kLargestFile)
-            throw DataError(Problem::ArchiveBroken, {"a file in it is larger than 1 GiB"}, {.file = path.string()});
+        budget.bytes(static_cast<size_t>(got), out.size());
     }
+}
+
+std::string nameOf(archive_entry* entry, const fs::path& path) {
+    const char* name = archive_entry_pathname_utf8(entry);
+    if (!name)
+        name = archive_entry_pathname(entry);
+    if (!name)
+        throw DataError(Problem::ArchiveBroken, {"the name of a file in it cannot be read"}, {.file = path.string()});
+    return keptText(name);
 }
 
 /// The folder that holds day.json, with a slash; empty when it stands at the top.
@@ -45,21 +107,36 @@ std::string sharedFolder(const std::map<std::string, std::string>& files) {
 
 } // namespace
 
-std::map<std::string, std::string> readZip(const std::filesystem::path& path) {
+bool isZipPath(const fs::path& path) { return path.extension() == ".zip" || path.extension() == ".ZIP"; }
+
+std::map<std::string, std::string> readZip(const fs::path& path,
+                                           const std::function<bool(const std::string& name)>& wanted) {
+    if (!fs::is_regular_file(path))
+        throw DataError(Problem::NotAPlainFile, {"no plain file"}, {.file = path.string()});
+    const Utf8Scope utf8;
     const Reader a(archive_read_new(), archive_read_free);
     archive_read_support_format_zip(a.get());
     if (archive_read_open_filename(a.get(), path.c_str(), 65536) != ARCHIVE_OK)
         broken(path, a.get());
+    Budget budget(path);
     std::map<std::string, std::string> files;
     archive_entry* entry = nullptr;
     while (true) {
         const int status = archive_read_next_header(a.get(), &entry);
         if (status == ARCHIVE_EOF)
             break;
-        if (status != ARCHIVE_OK)
+        if (status != ARCHIVE_OK && status != ARCHIVE_WARN)
             broken(path, a.get());
-        if (archive_entry_filetype(entry) == AE_IFREG)
-            files[archive_entry_pathname(entry)] = contents(a.get(), path);
+        budget.entry();
+        if (archive_entry_filetype(entry) != AE_IFREG)
+            continue;
+        const std::string name = nameOf(entry, path);
+        if (wanted && !wanted(name))
+            continue;
+        if (name != "day.json" && !name.ends_with("/day.json"))
+            checkInside(name, path.string());
+        if (!files.emplace(name, contents(a.get(), path, budget)).second)
+            throw DataError(Problem::NameTwice, {name}, {.file = path.string()});
     }
     const std::string folder = files.contains("day.json") ? "" : sharedFolder(files);
     if (folder.empty())
@@ -71,10 +148,12 @@ std::map<std::string, std::string> readZip(const std::filesystem::path& path) {
     return out;
 }
 
-void writeZip(const std::filesystem::path& target, const std::map<std::string, std::string>& files) {
+std::string writeZip(const fs::path& target, const std::map<std::string, std::string>& files) {
+    const Utf8Scope utf8;
     std::string bytes;
     const Writer a(archive_write_new(), archive_write_free);
     archive_write_set_format_zip(a.get());
+    archive_write_set_options(a.get(), "zip:hdrcharset=UTF-8");
     auto check = [&](la_ssize_t status) {
         if (status < ARCHIVE_OK)
             throw DataError(Problem::CannotWrite, {archive_error_string(a.get())}, {.file = target.string()});
@@ -87,7 +166,7 @@ void writeZip(const std::filesystem::path& target, const std::map<std::string, s
     for (const auto& [name, text] : files) {
         const std::unique_ptr<archive_entry, decltype(&archive_entry_free)> entry(archive_entry_new(),
                                                                                   archive_entry_free);
-        archive_entry_set_pathname(entry.get(), name.c_str());
+        archive_entry_set_pathname_utf8(entry.get(), name.c_str());
         archive_entry_set_size(entry.get(), static_cast<la_int64_t>(text.size()));
         archive_entry_set_filetype(entry.get(), AE_IFREG);
         archive_entry_set_perm(entry.get(), 0644);
@@ -97,6 +176,7 @@ void writeZip(const std::filesystem::path& target, const std::map<std::string, s
     }
     check(archive_write_close(a.get()));
     writeFileSafely(target, bytes);
+    return sha256Hex(bytes);
 }
 
 } // namespace hillrun

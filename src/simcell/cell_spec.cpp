@@ -142,7 +142,7 @@ CellSpec readCellSpec(std::string_view text, const std::string& file) {
     Json day = json.at("day"); // the same keys as in day.json
     day["format"] = "hill-run-day";
     day["version"] = kDayVersion;
-    out.day = dayFromJson(day.dump(), file);
+    out.day = dayFromJson(dumpJson(day), file);
     out.firstPull = in.text("first_pull", out.firstPull);
     if (!secondsOf(out.firstPull))
         throw DataError(Problem::BadValue, {out.firstPull, "write a time as 2026-05-16T09:12:00+01:00"},

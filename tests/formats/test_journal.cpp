@@ -45,15 +45,18 @@ TEST_CASE("a journal gives the pull back, with what was known of it") {
     journal.note("event fuel drum 3");
     giveRows(journal, 200, 300);
     REQUIRE(journal.flush());
-    const auto found = findJournals(folder.path());
-    REQUIRE(found.size() == 1);
-    Pull pull = readJournal(found.front()); // while it is still being written
+    CHECK(findJournals(folder.path()).empty()); // while it is being written it is nobody else's business
+    Pull pull = readJournal(journal.path());
     REQUIRE(pull.raw);
     CHECK(pull.raw->rows() == 300);
     CHECK(pull.raw->find("engine_speed")->values.back() == 2799.0);
     CHECK(std::isnan(pull.raw->find("torque")->values[3]));
     pull.raw = nullptr;
     CHECK(pull == startedPull());
+    journal.finish(kJournalComplete);
+    REQUIRE(findJournals(folder.path()).size() == 1);
+    CHECK(journalEnd(findJournals(folder.path()).front()) == "complete");
+    CHECK(readJournal(findJournals(folder.path()).front()).raw->rows() == 300);
     journal.remove();
     CHECK(findJournals(folder.path()).empty());
 }

@@ -74,6 +74,25 @@ void addChanges(std::vector<Change>& out, const NamedValues& from, const NamedVa
 
 } // namespace
 
+std::vector<std::vector<std::string>> pullsWithSameRows(const TestDay& day) {
+    std::vector<std::vector<std::string>> out;
+    std::vector<char> grouped(day.pulls.size(), 0);
+    for (size_t i = 0; i < day.pulls.size(); ++i) {
+        if (!day.pulls[i].raw || day.pulls[i].raw->rows() == 0 || grouped[i])
+            continue;
+        std::vector<std::string> group{day.pulls[i].id};
+        for (size_t j = i + 1; j < day.pulls.size(); ++j) {
+            if (!day.pulls[j].raw || !sameRows(*day.pulls[i].raw, *day.pulls[j].raw))
+                continue;
+            grouped[j] = 1;
+            group.push_back(day.pulls[j].id);
+        }
+        if (group.size() > 1)
+            out.push_back(std::move(group));
+    }
+    return out;
+}
+
 EngineForAir engineForAir(const TestDay& day) {
     const EngineCard& card = day.article.engine;
     EngineForAir out;

@@ -125,6 +125,7 @@ struct Pull {
     std::string id;
     std::string build;
     std::string file;
+    std::string sha256;  ///< of the file's bytes, lower-case hex; empty: not stored yet, or by an older program
     std::string started; ///< ISO 8601 as written; empty when not known
     std::optional<Atmosphere> weather;
     std::optional<int> gear;
@@ -143,6 +144,13 @@ struct Pull {
 };
 
 enum class LossMethod { None, CoastDown, Percent };
+
+/// A file of the day folder besides the pulls.
+struct Attachment {
+    std::string file;   ///< "attachments/port.jpg"
+    std::string sha256; ///< of its bytes
+    bool operator==(const Attachment&) const = default;
+};
 
 /// Whether figures are carried from where they were measured towards the engine. Always an estimate.
 struct LossSettings {
@@ -168,10 +176,14 @@ struct TestDay {
     std::vector<BuildChange> changes;
     BoostSchool boostSchool = BoostSchool::StandardsRule;
     LossSettings loss;
+    std::vector<RpmRange> bands; ///< asked for, besides the whole range and its thirds
+    std::vector<Attachment> attachments;
     std::string unknownKeys;
     bool operator==(const TestDay&) const = default;
 };
 
+/// Pulls whose rows are the same to the digit, each group in the day's order; a file that was copied or imported twice.
+std::vector<std::vector<std::string>> pullsWithSameRows(const TestDay& day);
 /// What the air formulas need of this day: its article and the school chosen for boosted engines.
 EngineForAir engineForAir(const TestDay& day);
 const Build* findBuild(const TestDay& day, const std::string& id);

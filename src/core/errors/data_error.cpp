@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/errors/data_error.h"
 
+#include "core/errors/shown_text.h"
+
 #include <array>
 #include <cassert>
 
@@ -69,6 +71,22 @@ constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
     {Problem::BadBand, "the band {0} is not a range of engine speed", "Write LOW:HIGH in rpm, low before high."},
     {Problem::NotAMapping, "this is not a column mapping of Hill Run",
      "Choose another file, or map the columns again."},
+    {Problem::ChecksumDiffers, "the file is not the one that was stored: its checksum does not fit",
+     "It is kept and left out until you put the right file back or take it as it is."},
+    {Problem::NotAPlainFile, "this is {0}", "Put the file itself in its place."},
+    {Problem::TooLarge, "{0} is more than is taken: {1} at the most",
+     "Split it, or export less; docs/formats.md lists the limits."},
+    {Problem::BadName, "\"{0}\" cannot be the name of a file: {1}", "Give it a shorter, plain name."},
+    {Problem::NameTwice, "\"{0}\" stands in it twice", "Pack it again from where it came from."},
+    {Problem::DayInUse, "the day is open for writing: {0}", "Close it there, wait, or take it over in the window."},
+    {Problem::DayTakenOver, "another window has taken this day over: {0}",
+     "Nothing was written here. Save a copy elsewhere, or take the day over again."},
+    {Problem::ChangedOnDisk, "the day was changed on disk since it was read",
+     "Nothing was written. Reload it, save yours beside it, or compare the two."},
+    {Problem::AnotherDayThere, "another day lives in that folder",
+     "Choose a new or an empty folder; nothing was written."},
+    {Problem::PlaceGone, "the folder of this day is gone",
+     "Everything is still in memory: put the drive back and save again, or save the day elsewhere."},
 }};
 
 const Words& wordsOf(Problem problem) {
@@ -100,7 +118,7 @@ std::string problemText(Problem problem, const std::vector<std::string>& details
     for (size_t i = 0; i < details.size(); ++i) {
         const std::string hole = "{" + std::to_string(i) + "}";
         if (const auto at = text.find(hole); at != std::string::npos)
-            text.replace(at, hole.size(), details[i]);
+            text.replace(at, hole.size(), shownText(details[i]));
     }
     return text;
 }
@@ -108,14 +126,14 @@ std::string problemText(Problem problem, const std::vector<std::string>& details
 std::string remedyText(Problem problem) { return wordsOf(problem).remedy; }
 
 std::string placeText(const Place& place) {
-    std::string text = place.file;
+    std::string text = shownText(place.file);
     auto add = [&text](const std::string& part) { text += (text.empty() ? "" : ", ") + part; };
     if (place.line > 0)
         add("line " + std::to_string(place.line));
     if (!place.column.empty())
-        add("column " + place.column);
+        add("column " + shownText(place.column));
     if (!place.key.empty())
-        add("key " + place.key);
+        add("key " + shownText(place.key));
     return text;
 }
 

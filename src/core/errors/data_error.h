@@ -53,6 +53,16 @@ enum class Problem {
     NoCommonRange,
     BadBand,
     NotAMapping,
+    ChecksumDiffers,
+    NotAPlainFile,
+    TooLarge,
+    BadName,
+    NameTwice,
+    DayInUse,
+    DayTakenOver,
+    ChangedOnDisk,
+    AnotherDayThere,
+    PlaceGone,
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 

@@ -30,4 +30,7 @@ struct ChannelTable {
     }
 };
 
+/// The same channels with the same numbers to the digit, blank like blank.
+bool sameRows(const ChannelTable& a, const ChannelTable& b);
+
 } // namespace hillrun

@@ -11,6 +11,7 @@ namespace hillrun {
 CellService::CellService(QObject* parent) : QObject(parent), m_now(std::make_shared<LiveSnapshot>()) {
     qRegisterMetaType<LiveSnapshotPtr>();
     qRegisterMetaType<RecordedPull>();
+    qRegisterMetaType<DatedPull>();
     qRegisterMetaType<LinkState>();
     m_worker = new CellWorker;
     m_worker->moveToThread(&m_thread);
@@ -22,6 +23,7 @@ CellService::CellService(QObject* parent) : QObject(parent), m_now(std::make_sha
     connect(m_worker, &CellWorker::pullStarted, this, &CellService::pullStarted);
     connect(m_worker, &CellWorker::pullDropped, this, &CellService::pullDropped);
     connect(m_worker, &CellWorker::pullRecorded, this, &CellService::pullRecorded);
+    connect(m_worker, &CellWorker::pullDated, this, &CellService::pullDated);
     m_thread.setObjectName(u"cell"_s);
     m_thread.start();
 }

@@ -33,6 +33,7 @@ Q_SIGNALS:
     void pullStarted();
     void pullDropped(); ///< what began was no pull
     void pullRecorded(const hillrun::RecordedPull& pull);
+    void pullDated(const hillrun::DatedPull& pull); ///< when a recorded pull really began
 
 private:
     QThread m_thread;

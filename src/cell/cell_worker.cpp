@@ -9,6 +9,7 @@
 #include "formats/nmea.h"
 
 #include <cmath>
+#include <fmt/format.h>
 #include <limits>
 #include <QThread>
 
@@ -22,6 +23,7 @@ constexpr int kFlush_ms = 50; ///< rows reach the disk within 100 ms
 constexpr double kStale_s = 0.5;
 constexpr double kSilent_s = 1.5; ///< a pull ends when the stream was silent for so long
 constexpr double kFreshWeather_s = 120.0;
+constexpr size_t kUndatedKept = 100;
 constexpr double kThin_rpm = 8.0; ///< points of the live trace lie at least so far apart
 constexpr qsizetype kLongestSentence = 1024;
 
@@ -38,12 +40,7 @@ CellWorker::CellWorker()
           .started = [this](double time_s) { beginPull(time_s); },
           .row = [this](std::span<const double> values) { m_journal.row(values); },
           .ended = [this](Recording recording) { endPull(std::move(recording)); },
-          .dropped =
-              [this] {
-                  m_flush.stop();
-                  m_journal.remove();
-                  Q_EMIT pullDropped();
-              },
+          .dropped = [this] { dropPull(); },
       }),
       m_countedFrom(Clock::now()) {
     m_tell.setParent(this);
@@ -58,6 +55,8 @@ CellWorker::~CellWorker() = default; // a pull that runs stays in its journal
 void CellWorker::setLinks(const std::vector<LinkAddress>& addresses) {
     m_recorder.linkLost();
     m_links.clear();
+    m_undated.clear();
+    m_clockAt_s = 0.0;
     m_watch.reset();
     m_columns.clear();
     m_lastFrameAt.reset();
@@ -83,9 +82,9 @@ void CellWorker::openTelemetry(OpenLink& link) {
         .frame =
             [this, &link](double time_s, std::span<const double> values) {
                 heard(link);
-                takeFrame(time_s, values);
+                takeRow(link, time_s, values);
             },
-        .comment = [this](const std::string& text) { takeComment(text); },
+        .comment = [this, &link](const std::string& text) { takeComment(link, text); },
         .problem = [this, &link](const std::string& why) { refused(link, QString::fromStdString(why)); },
     });
     link.bytes = std::make_unique<ByteLink>(link.status.address);
@@ -96,6 +95,9 @@ void CellWorker::openTelemetry(OpenLink& link) {
         if (state == LinkState::Lost) {
             m_recorder.linkLost();
             link.telemetry->restart();
+            link.clock.restart();
+            m_undated.clear(); // another connection's clock line says nothing of them
+            m_clockAt_s = 0.0;
         }
         stateOf(link, state, words);
     });
@@ -181,6 +183,25 @@ void CellWorker::takeHeader(const std::vector<Column>& columns) {
     m_recorder.setColumns(columns);
 }
 
+double CellWorker::arrival_s() const { return std::chrono::duration<double>(Clock::now() - m_begun).count(); }
+
+/// The logger's time is put on a line that runs on whatever its clock does.
+void CellWorker::takeRow(OpenLink& link, double stream_s, std::span<const double> values) {
+    const ClockFaults before = link.clock.faults();
+    const double time_s = link.clock.take(stream_s, arrival_s());
+    const ClockFaults odd = link.clock.faults().since(before);
+    if (odd.any()) {
+        m_faults.jumpedAhead += odd.jumpedAhead;
+        m_faults.ranBack += odd.ranBack;
+        m_faults.stoodStill += odd.stoodStill;
+        m_faults.missing += odd.missing;
+        refused(link, QString::fromStdString(faultsText(odd)));
+        if (m_journal.isOpen())
+            m_journal.note(faultsText(odd));
+    }
+    takeFrame(time_s, values);
+}
+
 void CellWorker::takeFrame(double time_s, std::span<const double> values) {
     m_lastFrameAt = Clock::now();
     m_lastTime_s = time_s;
@@ -208,19 +229,31 @@ void CellWorker::takeFrame(double time_s, std::span<const double> values) {
 }
 
 /// "clock 2026-05-16T09:12:00+01:00 12.345": the cell's own clock at a stream time; "event build B".
-void CellWorker::takeComment(const std::string& text) {
+void CellWorker::takeComment(const OpenLink& link, const std::string& text) {
     const QStringList words = QString::fromStdString(text).split(u' ', Qt::SkipEmptyParts);
     if (words.size() >= 2 && words[0] == u"clock"_s) {
-        if (const auto seconds = secondsOf(words[1].toStdString())) {
-            m_clockAt_s = *seconds;
-            m_clockStream_s = words.size() > 2 ? words[2].toDouble() : m_lastTime_s;
-            m_clockOffset = words[1].mid(19).toStdString();
-        }
+        takeClock(link, words);
     } else if (words.size() >= 3 && words[0] == u"event"_s && words[1] == u"build"_s) {
         m_cellBuild = words[2].toStdString();
     }
     if (m_journal.isOpen())
         m_journal.note(text);
+}
+
+void CellWorker::takeClock(const OpenLink& link, const QStringList& words) {
+    const auto seconds = secondsOf(words[1].toStdString());
+    if (!seconds)
+        return;
+    bool told = false;
+    const double stream_s = words.size() > 2 ? words[2].toDouble(&told) : 0.0;
+    m_clockAt_s = *seconds;
+    m_clockStream_s = told && std::isfinite(stream_s) ? stream_s + link.clock.offset_s() : m_lastTime_s;
+    m_clockOffset = words[1].mid(19).toStdString();
+    for (DatedPull& pull : m_undated) {
+        pull.started = startedText(pull.start_s);
+        Q_EMIT pullDated(pull);
+    }
+    m_undated.clear();
 }
 
 void CellWorker::takeWeather(const WeatherReading& reading, const QString& from) {
@@ -280,6 +313,9 @@ void CellWorker::beginPull(double startTime_s) {
     m_pull = m_request.pull;
     m_pullDay = m_request.dayPath;
     m_pull.started = startedText(startTime_s);
+    m_pullStart_s = startTime_s;
+    m_pullDatedByCell = m_clockAt_s > 0.0;
+    m_faultsBefore = m_faults;
     if (m_request.stationWeather && secondsSince(m_weatherAt) < kFreshWeather_s)
         if (const auto air = m_weather.atmosphere())
             m_pull.weather = air;
@@ -296,15 +332,46 @@ void CellWorker::endPull(Recording recording) {
     RecordedPull out;
     out.dayPath = m_pullDay;
     out.pull = m_pull;
-    if (recording.end == PullEnd::LinkLost)
-        out.pull.note = "connection lost during the pull";
+    if (!m_pullDatedByCell && m_clockAt_s > 0.0) { // its clock line came while the pull was made
+        out.pull.started = startedText(m_pullStart_s);
+    } else if (!m_pullDatedByCell) {
+        m_undated.push_back({m_pullDay, m_pull.id, m_pull.started, m_pullStart_s, {}});
+        if (m_undated.size() > kUndatedKept)
+            m_undated.erase(m_undated.begin());
+    }
+    out.pull.note = oddities(recording);
+    if (recording.end == PullEnd::LinkLost) { // what is there may be good, but nobody knows what is missing
+        out.pull.use = false;
+        out.pull.reason = "connection lost during the pull";
+    }
     out.pull.raw = std::make_shared<const ChannelTable>(std::move(recording.table));
     out.end = recording.end;
     out.journalProblem = m_journal.problem();
     out.journal = m_journal.path();
-    m_journal.finish();
+    m_journal.finish(recording.end == PullEnd::LinkLost ? "connection lost" : kJournalComplete);
     tell();
     Q_EMIT pullRecorded(out);
+}
+
+/// Too short for a pull, or the engine did not move: its rows stay in the journal until somebody dismisses them.
+void CellWorker::dropPull() {
+    m_flush.stop();
+    m_journal.finish("too short for a pull");
+    Q_EMIT pullDropped();
+}
+
+/// What was odd about a recording, for the slip and whoever reads the day later; empty when nothing was.
+std::string CellWorker::oddities(const Recording& recording) const {
+    std::vector<std::string> out;
+    if (recording.end == PullEnd::LinkLost)
+        out.emplace_back("connection lost during the pull");
+    if (recording.joined)
+        out.emplace_back("joined half-way: it ran already when the connection came");
+    if (const std::string odd = faultsText(m_faults.since(m_faultsBefore)); !odd.empty())
+        out.push_back(odd + ", its times follow this computer's clock there");
+    if (!m_pullDatedByCell && m_clockAt_s > 0.0)
+        out.emplace_back("dated afterwards: the logger's clock line came during the pull");
+    return fmt::format("{}", fmt::join(out, "; "));
 }
 
 /// A stream that says nothing although its link stands is as good as lost.

@@ -5,6 +5,7 @@
 #include "cell/live_state.h"
 #include "cell/modbus_link.h"
 #include "formats/pull_journal.h"
+#include "formats/stream_clock.h"
 #include "formats/telemetry.h"
 
 #include <chrono>
@@ -32,6 +33,8 @@ Q_SIGNALS:
     void pullStarted();
     void pullDropped();
     void pullRecorded(const hillrun::RecordedPull& pull);
+    /// The logger's clock line came after this pull: when it really began.
+    void pullDated(const hillrun::DatedPull& pull);
 
 private:
     using Clock = std::chrono::steady_clock;
@@ -41,6 +44,7 @@ private:
         std::unique_ptr<ByteLink> bytes;
         std::unique_ptr<ModbusLink> modbus;
         std::unique_ptr<TelemetryParser> telemetry;
+        StreamClock clock;
         QByteArray halfLine;
         std::optional<Clock::time_point> lastHeard;
     };
@@ -57,12 +61,17 @@ private:
     void heard(OpenLink& link);
     void refused(OpenLink& link, const QString& why);
     void takeHeader(const std::vector<Column>& columns);
+    void takeRow(OpenLink& link, double stream_s, std::span<const double> values);
     void takeFrame(double time_s, std::span<const double> values);
-    void takeComment(const std::string& text);
+    void takeComment(const OpenLink& link, const std::string& text);
+    void takeClock(const OpenLink& link, const QStringList& words);
     void takeWeather(const WeatherReading& reading, const QString& from);
     void takeRegisters(OpenLink& link, const ModbusLink::Readings& readings);
     void beginPull(double startTime_s);
     void endPull(Recording recording);
+    void dropPull();
+    [[nodiscard]] std::string oddities(const Recording& recording) const;
+    [[nodiscard]] double arrival_s() const;
     void watchSilence();
     void tell();
     [[nodiscard]] std::string startedText(double streamTime_s) const;
@@ -84,9 +93,15 @@ private:
     std::optional<Clock::time_point> m_weatherAt;
     QString m_weatherFrom;
     std::vector<double> m_traceSpeed, m_traceTorque;
-    double m_clockAt_s = 0.0, m_clockStream_s = 0.0; ///< cell clock and the stream time it belongs to
+    double m_clockAt_s = 0.0, m_clockStream_s = 0.0; ///< cell clock and the time on the line of frames it belongs to
     std::string m_clockOffset;
     std::string m_cellBuild;
+    double m_pullStart_s = 0.0; ///< on the line of frames
+    bool m_pullDatedByCell = false;
+    std::vector<DatedPull> m_undated; ///< pulls of this connection that were dated by this computer
+    ClockFaults m_faults;             ///< of all links
+    ClockFaults m_faultsBefore;       ///< when the pull began
+    Clock::time_point m_begun = Clock::now();
     long m_framesCounted = 0;
     Clock::time_point m_countedFrom;
     double m_framesPerSecond = 0.0;

@@ -67,6 +67,15 @@ struct PullRequest {
     bool stationWeather = true; ///< take the weather of the station over that of `pull` when it is fresh
 };
 
+/// When a pull really began, told by the logger after the pull was made.
+struct DatedPull {
+    std::filesystem::path dayPath;
+    std::string pull;
+    std::string startedBefore; ///< as this computer dated it
+    double start_s = 0.0;      ///< on the line of frames
+    std::string started;
+};
+
 /// A pull that was made. Its journal stays on disk until it is told to go.
 struct RecordedPull {
     std::filesystem::path dayPath; ///< of the day it was made for

@@ -23,10 +23,14 @@ constexpr double kLongest_s = 180.0;
 constexpr double kLongestSteps_s = 900.0;
 constexpr double kShortest_s = 1.0;
 constexpr double kShortest_rpm = 400.0;
+constexpr size_t kMostRecent = 20000; ///< rows kept before a pull, however fast they come
 
 } // namespace
 
 void PullRecorder::setColumns(const std::vector<Column>& columns) {
+    const auto same = [](const Column& a, const Column& b) { return a.name == b.name && a.unit == b.unit; };
+    if (std::equal(columns.begin(), columns.end(), m_columns.begin(), m_columns.end(), same))
+        return;
     if (m_state == RecorderState::Running || m_state == RecorderState::Ending)
         close(PullEnd::LinkLost);
     m_columns = columns;
@@ -42,6 +46,7 @@ void PullRecorder::setColumns(const std::vector<Column>& columns) {
     }
     m_mostThrottle_pct = 0.0;
     m_goodSince_s = -1.0;
+    m_restSeen = false;
 }
 
 void PullRecorder::arm() {
@@ -73,6 +78,7 @@ void PullRecorder::linkLost() {
         close(PullEnd::LinkLost);
     m_recent.clear();
     m_goodSince_s = -1.0;
+    m_restSeen = false;
 }
 
 double PullRecorder::valueOf(int column, std::span<const double> values) const {
@@ -84,12 +90,10 @@ double PullRecorder::speedRate(double over_s) const {
     if (m_recent.size() < 2)
         return 0.0;
     const Row& now = m_recent.back();
-    const Row* before = &m_recent.front();
-    for (auto it = m_recent.rbegin(); it != m_recent.rend(); ++it) {
-        before = &*it;
-        if (now.time_s - it->time_s >= over_s)
-            break;
-    }
+    auto before = std::upper_bound(m_recent.begin(), m_recent.end(), now.time_s - over_s,
+                                   [](double time, const Row& row) { return time < row.time_s; });
+    if (before != m_recent.begin())
+        --before;
     const double dt = now.time_s - before->time_s;
     const double change = valueOf(m_speedColumn, now.values) - valueOf(m_speedColumn, before->values);
     return dt > 0.5 * over_s && std::isfinite(change) ? change / dt : 0.0;
@@ -102,10 +106,11 @@ bool PullRecorder::throttleOpen(double share) const {
 
 void PullRecorder::take(double time_s, std::span<const double> values) {
     m_recent.push_back({time_s, {values.begin(), values.end()}});
-    while (time_s - m_recent.front().time_s > kBefore_s)
+    while (time_s - m_recent.front().time_s > kBefore_s || m_recent.size() > kMostRecent)
         m_recent.pop_front();
     if (const double throttle = valueOf(m_throttleColumn, values); std::isfinite(throttle))
         m_mostThrottle_pct = std::max(m_mostThrottle_pct, std::min(throttle, 100.0));
+    watchForRest();
     switch (m_state) {
     case RecorderState::Off:
         break;
@@ -121,6 +126,19 @@ void PullRecorder::take(double time_s, std::span<const double> values) {
         if (time_s - m_closedAt_s >= kAfter_s)
             finish();
         break;
+    }
+}
+
+/// A pull that was already under way when the connection came has no rest before it.
+void PullRecorder::watchForRest() {
+    if (m_restSeen || m_state == RecorderState::Running || m_state == RecorderState::Ending)
+        return;
+    const Row& now = m_recent.back();
+    if (m_throttleColumn >= 0) {
+        const double throttle = valueOf(m_throttleColumn, now.values);
+        m_restSeen = throttle < kOpenShare * std::max(m_mostThrottle_pct, kThrottleSeen_pct);
+    } else {
+        m_restSeen = now.time_s - m_recent.front().time_s >= 0.4 && std::abs(speedRate(0.4)) < kMovingAlone_rpm_s;
     }
 }
 
@@ -143,6 +161,7 @@ void PullRecorder::watchForStart(double time_s) {
 
 void PullRecorder::begin(bool byHand) {
     m_byHand = byHand;
+    m_joined = !byHand && !m_restSeen;
     m_state = RecorderState::Running;
     m_table.columns = m_columns;
     m_startedAt_s = m_recent.empty() ? 0.0 : m_recent.back().time_s;
@@ -204,7 +223,7 @@ void PullRecorder::close(PullEnd end) {
 
 void PullRecorder::finish() {
     const bool tooShort = m_closedAt_s - m_startedAt_s < kShortest_s || m_highest_rpm - m_lowest_rpm < kShortest_rpm;
-    Recording out{std::move(m_table), m_end, m_byHand, m_startedAt_s - m_firstTime_s};
+    Recording out{std::move(m_table), m_end, m_byHand, m_startedAt_s - m_firstTime_s, m_joined};
     m_table = {};
     m_state = m_rearm ? RecorderState::Armed : RecorderState::Off;
     m_goodSince_s = -1.0;

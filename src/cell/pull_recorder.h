@@ -28,9 +28,11 @@ struct Recording {
     PullEnd end = PullEnd::ThrottleClosed;
     bool byHand = false;  ///< started by hand
     double start_s = 0.0; ///< when it began, in the table's time
+    bool joined = false;  ///< it ran already when the first row came
 };
 
-/// Finds pulls in a stream of frames. Keeps two seconds before and after. Memory is bounded.
+/// Finds pulls in a stream of frames. Keeps two seconds before and after. Memory is bounded and the cost of a frame
+/// constant, as long as times run on (`StreamClock` sees to that).
 class PullRecorder {
 public:
     static constexpr double kBefore_s = 2.0;
@@ -44,6 +46,7 @@ public:
     };
     explicit PullRecorder(Sink sink) : m_sink(std::move(sink)) {}
 
+    /// Other columns end a pull that runs; the same ones again change nothing.
     void setColumns(const std::vector<Column>& columns);
     void setSweep(SweepDirection direction) { m_direction = direction; }
     void arm();
@@ -67,6 +70,7 @@ private:
     [[nodiscard]] double valueOf(int column, std::span<const double> values) const;
     [[nodiscard]] double speedRate(double over_s) const;
     [[nodiscard]] bool throttleOpen(double share) const;
+    void watchForRest();
     void begin(bool byHand);
     void keep(std::span<const double> values, double time_s);
     void watchForStart(double time_s);
@@ -82,6 +86,8 @@ private:
     int m_timeColumn = -1, m_speedColumn = -1, m_throttleColumn = -1;
     std::deque<Row> m_recent; ///< the last two seconds
     double m_mostThrottle_pct = 0.0;
+    bool m_restSeen = false; ///< since the connection came, the engine was seen without a pull under way
+    bool m_joined = false;
     double m_goodSince_s = -1.0;
     double m_badSince_s = -1.0;
     double m_stillSince_s = -1.0;

@@ -3,6 +3,7 @@
 
 // hillrun: the window. The one place where its parts are put together.
 
+#include "app/shell/guarded_application.h"
 #include "app/shell/main_window.h"
 
 #include <csignal>
@@ -35,7 +36,7 @@ void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
 
 int main(int argc, char** argv) {
     std::signal(SIGXFSZ, SIG_IGN); // a file that may not grow is a write error, not the end of the program
-    QApplication application(argc, argv);
+    hillrun::GuardedApplication application(argc, argv);
     QApplication::setApplicationName(u"hillrun"_s);
     QApplication::setOrganizationName(u"hillrun"_s);
     QApplication::setApplicationVersion(u"0.1.0"_s);
@@ -63,6 +64,7 @@ int main(int argc, char** argv) {
 
     hillrun::DesktopDialogs dialogs;
     hillrun::MainWindow window(dialogs);
+    application.guard(window, dialogs);
     if (parser.isSet(u"dark"_s))
         window.setDark(true);
     if (parser.isSet(u"picture"_s) && !parser.isSet(u"dark"_s))
@@ -103,7 +105,11 @@ int main(int argc, char** argv) {
             takePictureLater(window, job);
     };
     if (parser.positionalArguments().isEmpty())
-        QTimer::singleShot(0, &window, ready);
+        QTimer::singleShot(0, &window, [&window, &parser, ready] {
+            ready();
+            if (!parser.isSet(u"picture"_s))
+                window.offerKept();
+        });
     else
         QObject::connect(&window.document(), &hillrun::DayDocument::analysisReady, &window, ready,
                          Qt::SingleShotConnection);

@@ -4,6 +4,7 @@
 
 #include "app/shell/main_window.h"
 #include "formats/day_store.h"
+#include "formats/kept_days.h"
 #include "support.h"
 
 #include <catch2/catch.hpp>
@@ -47,6 +48,21 @@ public:
     void showError(QWidget*, const QString&, const QString& message) override { errors << message; }
 };
 
+/// The folders in which unsaved days are kept now.
+inline std::vector<std::filesystem::path> keptFolders() {
+    std::vector<std::filesystem::path> out;
+    std::error_code error;
+    for (std::filesystem::directory_iterator it(keptRoot(), error), end; !error && it != end; it.increment(error))
+        out.push_back(it->path());
+    return out;
+}
+/// No settings and nothing kept of the test before.
+inline void beginAnew() {
+    QSettings().clear();
+    std::error_code ignored;
+    std::filesystem::remove_all(keptRoot(), ignored);
+}
+
 /// Waits for a condition, at most ten seconds.
 template <class Condition> bool waitFor(const Condition& condition, int limit_ms = 10000) {
     return QTest::qWaitFor(condition, limit_ms);
@@ -63,7 +79,7 @@ struct OpenWindow {
     std::filesystem::path day;
 
     explicit OpenWindow(const std::filesystem::path& source = demoDay()) {
-        QSettings().clear();
+        beginAnew();
         window = std::make_unique<MainWindow>(dialogs);
         window->show();
         REQUIRE(QTest::qWaitForWindowActive(window.get()));

@@ -13,6 +13,7 @@ int testMain(int argc, char** argv) {
     qputenv("HOME", home.path().c_str());
     qputenv("XDG_CONFIG_HOME", (home.path() / "config").c_str());
     qputenv("XDG_DATA_HOME", (home.path() / "data").c_str());
+    qputenv("XDG_STATE_HOME", (home.path() / "state").c_str());
     qputenv("XDG_RUNTIME_DIR", home.path().c_str());
     QApplication application(argc, argv);
     QApplication::setApplicationName(QStringLiteral("hillrun"));

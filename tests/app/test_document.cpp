@@ -14,6 +14,7 @@ struct Opened {
     fs::path path = folder.path() / "day";
     DayDocument document;
     Opened() {
+        test::beginAnew();
         fs::copy(test::demoDay(), path, fs::copy_options::recursive);
         document.show(readDay(path), path);
         REQUIRE(test::waitFor([&] { return !document.isBusy(); }));
@@ -54,17 +55,18 @@ TEST_CASE("only the newest question is answered") {
     CHECK(o.document.analysis()->settings.reduce.standard == Standard::Iso1585);
 }
 
-TEST_CASE("edits are kept without saving and offered again, saving drops them") {
+TEST_CASE("edits are kept without saving, saving drops them") {
     Opened o;
     o.document.setWindow("p01", RpmRange{3000.0, 7000.0});
-    REQUIRE(test::waitFor([&] { return fs::exists(DayDocument::autosaveFile(o.path)); }));
-    const auto kept = DayDocument::findAutosave(o.path, readDay(o.path));
-    REQUIRE(kept);
-    CHECK(kept->pulls[0].window_rpm == RpmRange{3000.0, 7000.0});
-    CHECK(kept->pulls[0].raw);
+    o.document.waitUntilKept();
+    REQUIRE(test::keptFolders().size() == 1);
+    const TestDay kept = readDay(test::keptFolders().front()); // a day folder like any other
+    CHECK(kept.pulls[0].window_rpm == RpmRange{3000.0, 7000.0});
+    CHECK(kept.pulls[0].raw->find("torque")->values == o.document.day().pulls[0].raw->find("torque")->values);
+    CHECK(findKept(keptRoot()).empty()); // in the hands of a living window: offered to nobody
     o.document.save();
-    CHECK_FALSE(fs::exists(DayDocument::autosaveFile(o.path)));
-    CHECK_FALSE(DayDocument::findAutosave(o.path, readDay(o.path)));
+    o.document.waitUntilKept();
+    CHECK(test::keptFolders().empty());
     CHECK(readDay(o.path).pulls[0].window_rpm == RpmRange{3000.0, 7000.0});
     CHECK(o.document.undoStack().isClean());
 }

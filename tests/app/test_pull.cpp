@@ -351,7 +351,7 @@ TEST_CASE("what a crash left is offered at the next start, and taken in or left 
     OpenWindow w(test::kNoDay);
     w.window->openDay(day);
     REQUIRE(w.settled());
-    CHECK(w.text("noticeText").contains(u"A pull was cut short and kept: p01 of build A, 7.0 s"_s));
+    CHECK(w.text("noticeText").contains(u"recordings that are not in the day: p01 of build A, 7.0 s"_s));
     SECTION("taken in") {
         QTest::mouseClick(w.find<QPushButton>("noticeAnswer0"), Qt::LeftButton);
         REQUIRE(w.settled());
@@ -360,6 +360,8 @@ TEST_CASE("what a crash left is offered at the next start, and taken in or left 
         CHECK(w.window->page() == Page::Check);
         CHECK(findJournals(day).empty());
         CHECK(readDay(day).pulls[0].note == "recovered from its journal");
+        CHECK_FALSE(readDay(day).pulls[0].use); // nobody knows what is missing
+        CHECK(readDay(day).pulls[0].reason.starts_with("cut short"));
     }
     SECTION("left out, yet not deleted") {
         QTest::mouseClick(w.find<QPushButton>("noticeAnswer1"), Qt::LeftButton);
@@ -369,19 +371,25 @@ TEST_CASE("what a crash left is offered at the next start, and taken in or left 
     }
 }
 
-TEST_CASE("a journal whose pull was saved after all is cleared away without a word") {
-    OpenWindow w(test::kNoDay);
+TEST_CASE("a journal is cleared away without a word only when the day has its rows") {
     test::TemporaryFolder folder;
     const fs::path day = folder.path() / "day";
     fs::copy(test::demoDay(), day, fs::copy_options::recursive);
     const Pull saved = readDay(day).pulls[0];
+    const double otherTorque = GENERATE(0.0, 1.0);
     PullJournal journal;
     REQUIRE(journal.begin(day, saved, saved.raw->columns));
-    for (size_t i = 0; i < 100; ++i)
-        journal.row(std::vector<double>(saved.raw->columns.size(), 0.01 * static_cast<double>(i)));
+    for (size_t i = 0; i < 100; ++i) {
+        std::vector<double> row;
+        for (const Column& column : saved.raw->columns)
+            row.push_back(column.values[i] + (column.name == "torque" && i == 99 ? otherTorque : 0.0));
+        journal.row(row);
+    }
+    CHECK(leftPulls(day, readDay(day)).empty()); // while it is being recorded it is never offered
+    CHECK(fs::exists(journal.path()));
     journal.finish();
-    CHECK(leftPulls(day, readDay(day)).empty());
-    CHECK(findJournals(day).empty());
+    CHECK(leftPulls(day, readDay(day)).size() == (otherTorque == 0.0 ? 0 : 1)); // the same id and time say nothing
+    CHECK(findJournals(day).size() == (otherTorque == 0.0 ? 0 : 1));
 }
 
 TEST_CASE("a whole planned A-B-A day through the window, and Compare shows what was put in") {

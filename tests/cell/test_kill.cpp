@@ -68,7 +68,7 @@ public:
         m_day = m_folder.path() / "day";
         saveDay(day, m_day);
         QProcessEnvironment environment = QProcessEnvironment::systemEnvironment();
-        for (const char* variable : {"HOME", "XDG_RUNTIME_DIR", "XDG_CONFIG_HOME", "XDG_DATA_HOME"})
+        for (const char* variable : {"HOME", "XDG_RUNTIME_DIR", "XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_STATE_HOME"})
             environment.insert(QString::fromLatin1(variable), QString::fromStdString(m_folder.path().string()));
         m_process.setProcessEnvironment(environment);
         const QString command = u"%1 exec %2 %3 --page pull --connect tcp://127.0.0.1:%4 --arm"_s

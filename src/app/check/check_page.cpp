@@ -3,6 +3,7 @@
 #include "app/check/check_page.h"
 
 #include "app/look/fields.h"
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
 #include "core/pull/curve_rows.h"
@@ -83,7 +84,7 @@ QWidget* CheckPage::makeSlip(ActionRegistry& actions) {
     auto* column = new QVBoxLayout(slip);
     column->setContentsMargins(12, 8, 8, 8);
     column->setSpacing(6);
-    m_head = new QLabel(slip);
+    m_head = new PlainLabel(slip);
     m_head->setObjectName(u"slipText"_s);
     m_head->setWordWrap(true);
     m_head->setProperty("title", true);

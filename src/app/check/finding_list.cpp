@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/check/finding_list.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 
 #include <cmath>
@@ -42,7 +43,7 @@ QString FindingList::text() const {
 
 void FindingList::addRow(const Finding& finding, bool offers) {
     const Theme& t = m_look.theme();
-    auto* label = new QLabel(m_inside);
+    auto* label = new PlainLabel(m_inside);
     label->setWordWrap(true);
     label->setTextFormat(Qt::PlainText);
     QString words = finding.text;

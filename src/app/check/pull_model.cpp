@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "app/check/pull_model.h"
+#include "app/look/plain_text.h"
 
 #include "app/check/findings.h"
 #include "app/look/words.h"
@@ -94,7 +95,7 @@ QVariant PullModel::data(const QModelIndex& index, int role) const {
     case Qt::DisplayRole:
         return cell(pull, result, index.column());
     case Qt::ToolTipRole:
-        return index.column() == Remarks ? cell(pull, result, Remarks) : QString();
+        return index.column() == Remarks ? plainTip(cell(pull, result, Remarks)) : QString();
     case Qt::TextAlignmentRole:
         return QVariant::fromValue(
             Qt::AlignVCenter | (index.column() == Name || index.column() == Remarks ? Qt::AlignLeft : Qt::AlignRight));

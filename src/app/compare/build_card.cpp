@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/build_card.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
 
@@ -27,7 +28,7 @@ BuildCard::BuildCard(Look& look, const QString& role, const QString& name, QWidg
     m_choice->setProperty("flat", true);
     m_choice->setMinimumContentsLength(6);
     m_choice->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    m_facts = new QLabel(this);
+    m_facts = new PlainLabel(this);
     m_facts->setProperty("quiet", true);
     m_facts->setProperty("small", true);
     m_facts->setWordWrap(true);
@@ -51,7 +52,7 @@ void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std:
         const Build& b = day.builds[i];
         const QString whole = b.name.empty() ? qs(b.id) : u"%1   %2"_s.arg(qs(b.id), qs(b.name));
         m_choice->addItem(QFontMetrics(fonts::text(13, true)).elidedText(whole, Qt::ElideRight, kNameWidth), qs(b.id));
-        m_choice->setItemData(m_choice->count() - 1, whole, Qt::ToolTipRole);
+        m_choice->setItemData(m_choice->count() - 1, plainTip(whole), Qt::ToolTipRole);
         if (b.id != build)
             continue;
         m_number = i;

@@ -3,6 +3,7 @@
 #include "app/compare/compare_page.h"
 
 #include "app/look/fields.h"
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
 
@@ -18,7 +19,7 @@ namespace hillrun {
 namespace {
 
 QLabel* makeLabel(const QString& name, QWidget* parent) {
-    auto* label = new QLabel(parent);
+    auto* label = new PlainLabel(parent);
     label->setObjectName(name);
     label->setWordWrap(true);
     label->setTextInteractionFlags(Qt::TextSelectableByMouse);
@@ -111,7 +112,7 @@ QWidget* ComparePage::makeBoards() {
     tools->addWidget(m_school);
     tools->addWidget(m_quantity);
     tools->addStretch(1);
-    auto* hint = new QLabel(tr("drag across the curves to add a band"), frame);
+    auto* hint = new PlainLabel(tr("drag across the curves to add a band"), frame);
     hint->setProperty("quiet", true);
     hint->setProperty("small", true);
     tools->addWidget(hint);
@@ -343,20 +344,20 @@ void ComparePage::stepTo(int by) {
 void ComparePage::addBand(const RpmRange& band) {
     if (!(band.high > band.low))
         return;
-    AnalysisSettings settings = m_document.settings();
-    if (std::find(settings.bands.begin(), settings.bands.end(), band) != settings.bands.end())
+    const auto& bands = m_document.day().bands;
+    if (std::find(bands.begin(), bands.end(), band) != bands.end())
         return;
-    settings.bands.push_back(band);
-    m_document.setSettings(settings);
+    m_document.edit(tr("Add the band %1").arg(rangeText(band)), [&](TestDay& day) { day.bands.push_back(band); });
 }
 
 void ComparePage::removeSelectedBand() {
     const BandRow* row = m_bands->rowAt(m_bandTable->currentIndex().row());
-    AnalysisSettings settings = m_document.settings();
-    if (!row || row->asked < 0 || row->asked >= static_cast<int>(settings.bands.size()))
+    const auto& bands = m_document.day().bands;
+    if (!row || row->asked < 0 || row->asked >= static_cast<int>(bands.size()))
         return;
-    settings.bands.erase(settings.bands.begin() + row->asked);
-    m_document.setSettings(settings);
+    const auto at = row->asked;
+    m_document.edit(tr("Remove the band %1").arg(rangeText(bands[static_cast<size_t>(at)])),
+                    [&](TestDay& day) { day.bands.erase(day.bands.begin() + at); });
 }
 
 bool ComparePage::eventFilter(QObject* watched, QEvent* event) {

@@ -40,7 +40,7 @@ void AnalysisWorker::run() {
         try {
             *result = analyse(question.day, question.settings, m_cache);
             addEvents(question.day, result->pulls);
-        } catch (const DataError& error) { // settings that do not fit this day, such as a band of another one
+        } catch (const std::exception& error) { // settings that do not fit this day; no memory
             result->settings = question.settings;
             result->whyNoComparison = error.what();
         }

@@ -3,19 +3,25 @@
 #include "app/document/day_document.h"
 
 #include "app/document/analysis_worker.h"
-#include "formats/day_json.h"
-#include "formats/day_store.h"
+#include "app/document/keep_worker.h"
+#include "core/errors/data_error.h"
+#include "formats/kept_days.h"
 
-#include <QCryptographicHash>
-#include <QDir>
-#include <QStandardPaths>
-#include <QTimer>
+#include <algorithm>
+#include <chrono>
 #include <QUndoCommand>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
+namespace {
+
+std::string utcNowText() {
+    return isoTimeOf(std::chrono::duration<double>(std::chrono::system_clock::now().time_since_epoch()).count());
+}
+
+} // namespace
 
 /// An edit as the day before and after. Raw tables are shared, so both are small.
 class DayEdit : public QUndoCommand {
@@ -36,31 +42,53 @@ DayDocument::DayDocument(QObject* parent) : QObject(parent) {
         QMetaObject::invokeMethod(
             this, [this, number, result] { take(number, result); }, Qt::QueuedConnection);
     });
-    m_autosaveTimer = new QTimer(this);
-    m_autosaveTimer->setSingleShot(true);
-    m_autosaveTimer->setInterval(400);
-    connect(m_autosaveTimer, &QTimer::timeout, this, &DayDocument::autosave);
+    m_keeper = std::make_unique<KeepWorker>(keptRoot(), [this](const std::string& why) {
+        QMetaObject::invokeMethod(
+            this, [this, words = QString::fromStdString(why)] { Q_EMIT notKept(words); }, Qt::QueuedConnection);
+    });
 }
 
 DayDocument::~DayDocument() {
     m_worker.reset(); // before anything that its results would reach
+    m_keeper.reset();
 }
 
-void DayDocument::show(TestDay day, const fs::path& path) {
+void DayDocument::show(TestDay day, const fs::path& path, const std::string& stamp, bool takeOver) {
+    keep(); // of the day before: what was not dismissed stays to be offered
+    m_keeper->leave();
     m_undo.clear();
     m_open = true;
     m_path = path;
+    m_stamp = stamp.empty() && !path.empty() ? dayStamp(path) : stamp;
+    m_stored.clear();
+    for (const Pull& pull : day.pulls)
+        if (pull.raw && !pull.sha256.empty() && !path.empty())
+            m_stored[pull.raw.get()] = {pull.raw, pull.file, pull.sha256};
+    m_lock.release();
+    if (path.empty())
+        setAccess(DayAccess::NoPlace, {});
+    else if (m_lock.acquire(dayLockFile(path), kWindowProgram, takeOver))
+        setAccess(DayAccess::Writable, {});
+    else if (m_lock.other())
+        setAccess(DayAccess::InUse, QString::fromStdString(ownerText(*m_lock.other())));
+    else
+        setAccess(DayAccess::NotWritable, QString::fromStdString(m_lock.problem()));
     m_analysis.reset();
-    m_settings.bands.clear(); // they belong to the day before
-    m_settings.pairs.clear();
+    m_settings.pairs.clear(); // they belong to the day before
     setDay(day);
 }
 
 void DayDocument::close() {
+    keep();
+    m_keeper->leave();
     m_undo.clear();
     m_open = false;
     m_day = {};
     m_path.clear();
+    m_stamp.clear();
+    m_stored.clear();
+    m_lock.release();
+    setAccess(DayAccess::NoPlace, {});
     m_analysis.reset();
     ++m_asked; // answers still on their way are stale
     m_answered = m_asked;
@@ -69,13 +97,38 @@ void DayDocument::close() {
     Q_EMIT busyChanged(false);
 }
 
-void DayDocument::edit(const QString& what, const std::function<void(TestDay&)>& change) {
+void DayDocument::setAccess(DayAccess access, const QString& words) {
+    m_access = access;
+    m_accessWords = words;
+    Q_EMIT accessChanged();
+}
+
+/// Another window took the day over since the last look.
+void DayDocument::noteTakenOver() {
+    if (m_access != DayAccess::Writable || m_lock.holds() || m_lock.placeGone())
+        return;
+    const fs::path file = dayLockFile(m_path);
+    m_lock.release();
+    if (m_lock.acquire(file, kWindowProgram)) // its lock was removed by hand: take it anew
+        return;
+    if (m_lock.other())
+        setAccess(DayAccess::InUse, QString::fromStdString(ownerText(*m_lock.other())));
+    else
+        setAccess(DayAccess::NotWritable, QString::fromStdString(m_lock.problem()));
+}
+
+bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>& change) {
     TestDay after = m_day;
     change(after);
     if (after == m_day)
-        return;
+        return true;
+    noteTakenOver();
+    if (!mayEdit()) {
+        Q_EMIT editRefused();
+        return false;
+    }
     m_undo.push(new DayEdit(*this, what, m_day, after));
-    m_autosaveTimer->start();
+    return true;
 }
 
 void DayDocument::setSettings(const AnalysisSettings& settings) {
@@ -88,10 +141,12 @@ void DayDocument::setSettings(const AnalysisSettings& settings) {
 
 void DayDocument::setDay(const TestDay& day) {
     m_day = day;
+    m_dismissed = false;
+    nameStored(m_day);
     Q_EMIT dayChanged();
     ask();
-    if (m_undo.count() > 0)
-        m_autosaveTimer->start();
+    if (m_undo.count() > 0) // the stack moves on only after this returns
+        QMetaObject::invokeMethod(this, &DayDocument::keep, Qt::QueuedConnection);
 }
 
 void DayDocument::ask() {
@@ -99,7 +154,9 @@ void DayDocument::ask() {
         return;
     ++m_asked;
     Q_EMIT busyChanged(true);
-    m_worker->ask(m_asked, m_day, m_settings);
+    AnalysisSettings settings = m_settings;
+    settings.bands = m_day.bands;
+    m_worker->ask(m_asked, m_day, settings);
 }
 
 void DayDocument::take(quint64 number, const std::shared_ptr<const DayAnalysis>& analysis) {
@@ -111,61 +168,96 @@ void DayDocument::take(quint64 number, const std::shared_ptr<const DayAnalysis>&
     Q_EMIT busyChanged(false);
 }
 
-void DayDocument::save() { saveAs(m_path); }
-
-void DayDocument::saveAs(const fs::path& target) {
-    saveDay(m_day, target, m_path.empty() ? std::nullopt : std::optional(m_path));
-    dropAutosave();
-    m_path = target;
-    m_undo.setClean();
-    m_autosaveTimer->stop();
-}
-
-fs::path DayDocument::autosaveFile(const fs::path& dayPath) {
-    const QString folder = QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation) + u"/autosave"_s;
-    QDir().mkpath(folder);
-    const auto absolute = QByteArray::fromStdString(fs::absolute(dayPath).string());
-    const auto name = QCryptographicHash::hash(absolute, QCryptographicHash::Sha1).toHex();
-    return fs::path(folder.toStdString()) / (name.toStdString() + ".json");
-}
-
-void DayDocument::autosave() {
-    if (!m_open || m_path.empty() || m_undo.isClean()) {
-        if (m_open && !m_path.empty())
-            dropAutosave();
-        return;
-    }
-    try {
-        writeFileSafely(autosaveFile(m_path), dayToJson(m_day));
-    } catch (const DataError& error) {
-        qWarning("edits could not be kept: %s", error.what()); // the day itself is untouched; saving will say it again
+/// Rows that lie on disk keep the place they lie at, whatever state of the day is shown.
+void DayDocument::nameStored(TestDay& day) const {
+    for (Pull& pull : day.pulls) {
+        const auto it = m_stored.find(pull.raw.get());
+        if (!pull.raw || it == m_stored.end())
+            continue;
+        pull.file = it->second.file;
+        pull.sha256 = it->second.sha256;
     }
 }
 
-void DayDocument::dropAutosave() const {
-    if (m_path.empty())
-        return;
+void DayDocument::takeStored(const TestDay& saved) {
+    for (const Pull& pull : saved.pulls)
+        if (pull.raw)
+            m_stored[pull.raw.get()] = {pull.raw, pull.file, pull.sha256};
+    m_day.attachments = saved.attachments;
+    nameStored(m_day);
+}
+
+SavedDay DayDocument::writeTo(const fs::path& target) {
+    return saveDay(m_day, target, m_path.empty() ? std::nullopt : std::optional(m_path));
+}
+
+std::vector<std::string> DayDocument::save() {
+    noteTakenOver();
     std::error_code error;
-    fs::remove(autosaveFile(m_path), error);
+    if (m_access == DayAccess::InUse)
+        throw DataError(Problem::DayTakenOver, {m_accessWords.toStdString()}, {.file = m_path.string()});
+    if (!fs::exists(m_path, error)) // never made anew: the stick may come back
+        throw DataError(Problem::PlaceGone, {}, {.file = m_path.string()});
+    if (m_access == DayAccess::NotWritable)
+        throw DataError(Problem::CannotWrite, {m_accessWords.toStdString()}, {.file = m_path.string()});
+    if (dayStamp(m_path) != m_stamp)
+        throw DataError(Problem::ChangedOnDisk, {}, {.file = m_path.string()});
+    const SavedDay saved = writeTo(m_path);
+    m_stamp = saved.stamp;
+    takeStored(saved.day);
+    m_undo.setClean();
+    m_keeper->drop();
+    return saved.leftBehind;
 }
 
-std::optional<TestDay> DayDocument::findAutosave(const fs::path& dayPath, const TestDay& day) {
-    const fs::path file = autosaveFile(dayPath);
-    if (!fs::exists(file))
-        return std::nullopt;
-    try {
-        TestDay kept = dayFromJson(readFileText(file), file.string());
-        for (Pull& pull : kept.pulls) {
-            const Pull* known = hillrun::findPull(day, pull.id);
-            pull.raw = known ? known->raw : nullptr;
-            pull.problem = known ? known->problem : std::string();
-        }
-        if (kept == day)
-            return std::nullopt;
-        return kept;
-    } catch (const DataError&) { // half a file from a full disk: there is nothing in it to save
-        return std::nullopt;
+std::vector<std::string> DayDocument::saveAs(const fs::path& target) {
+    std::error_code error;
+    if (!m_path.empty() && fs::exists(target, error) && fs::equivalent(target, m_path, error) && mayEdit())
+        return save();
+    if (!isZipPath(target))
+        makeFolders(target);
+    FileLock lock;
+    if (!lock.acquire(dayLockFile(target), kWindowProgram)) {
+        if (lock.other())
+            throw DataError(Problem::DayInUse, {ownerText(*lock.other())}, {.file = target.string()});
+        throw DataError(Problem::CannotWrite, {lock.problem()}, {.file = target.string()});
     }
+    const SavedDay saved = writeTo(target);
+    m_lock = std::move(lock);
+    m_path = target;
+    m_stamp = saved.stamp;
+    m_stored.clear(); // of the place before
+    takeStored(saved.day);
+    setAccess(DayAccess::Writable, {});
+    m_undo.setClean();
+    m_keeper->drop();
+    return saved.leftBehind;
+}
+
+/// Written at once, on a thread of its own.
+void DayDocument::keep() {
+    if (!m_open || m_dismissed || m_undo.count() == 0)
+        return;
+    if (m_undo.isClean())
+        return m_keeper->drop();
+    KeptNote note{
+        m_path.empty() ? std::string() : fs::absolute(m_path).string(), m_day.name, utcNowText(), m_stamp, {}};
+    const int clean = std::max(0, m_undo.cleanIndex());
+    for (int i = clean; i < m_undo.index(); ++i)
+        note.edits.push_back(m_undo.text(i).toStdString());
+    for (int i = clean - 1; i >= m_undo.index(); --i)
+        note.edits.push_back(tr("Undo: %1").arg(m_undo.text(i)).toStdString());
+    m_keeper->keep(m_day, std::move(note));
+}
+
+void DayDocument::dismissEdits() {
+    m_dismissed = true;
+    m_keeper->drop();
+}
+
+void DayDocument::waitUntilKept() {
+    keep();
+    m_keeper->wait();
 }
 
 void DayDocument::setAside(const std::vector<std::string>& pulls, const QString& reason) {

@@ -3,18 +3,29 @@
 #pragma once
 
 #include "core/compare/analyse.h"
+#include "formats/day_lock.h"
+#include "formats/day_store.h"
 
 #include <filesystem>
 #include <functional>
+#include <map>
 #include <memory>
 #include <QObject>
 #include <QString>
-#include <QTimer>
 #include <QUndoStack>
 
 namespace hillrun {
 
 class AnalysisWorker;
+class KeepWorker;
+
+/// Whether the open day may be written where it lives.
+enum class DayAccess {
+    NoPlace,     ///< it was never saved
+    Writable,    ///< this window is the one that writes it
+    InUse,       ///< another window or program writes it: nothing can be edited here
+    NotWritable, ///< its folder may not be written: edits can be saved elsewhere
+};
 
 /// The open day with its edits. Works the day out on another thread and hands out an immutable analysis; pages read
 /// that and send edits, each of which can be undone.
@@ -34,23 +45,28 @@ public:
     QUndoStack& undoStack() { return m_undo; }
     [[nodiscard]] const QUndoStack& undoStack() const { return m_undo; }
 
-    /// Takes a day over as read from `path` (empty: not saved yet).
-    void show(TestDay day, const std::filesystem::path& path);
+    /// Takes a day over as read from `path` (empty: not saved yet); `stamp` is what `openDay` gave. Becomes the one
+    /// that writes it unless somebody else is; `takeOver` takes the writing from whoever it is.
+    void show(TestDay day, const std::filesystem::path& path, const std::string& stamp = {}, bool takeOver = false);
     void close();
-    /// One undoable edit. `change` gets a copy of the day; an edit that changes nothing is dropped.
-    void edit(const QString& what, const std::function<void(TestDay&)>& change);
+    [[nodiscard]] DayAccess access() const { return m_access; }
+    [[nodiscard]] bool mayEdit() const { return m_access != DayAccess::InUse; }
+    /// Who has the day, or why it cannot be written.
+    [[nodiscard]] const QString& accessWords() const { return m_accessWords; }
+    /// One undoable edit. `change` gets a copy of the day; an edit that changes nothing is dropped. False when the day
+    /// is in use elsewhere (`editRefused`).
+    bool edit(const QString& what, const std::function<void(TestDay&)>& change);
     /// What the user wants to see; not an edit of the day.
     void setSettings(const AnalysisSettings& settings);
 
-    /// Writes to where the day came from, or to `target`; the day then lives there. Throws DataError.
-    void save();
-    void saveAs(const std::filesystem::path& target);
+    /// Writes to where the day came from, or to `target`; the day then lives there. Returns what could not be taken
+    /// along. Throws DataError (CannotWrite, PlaceGone, DayInUse, DayTakenOver, ChangedOnDisk, AnotherDayThere).
+    std::vector<std::string> save();
+    std::vector<std::string> saveAs(const std::filesystem::path& target);
 
-    /// Edits not saved yet, kept so that a crash costs nothing. One file a day, removed on saving.
-    [[nodiscard]] static std::filesystem::path autosaveFile(const std::filesystem::path& dayPath);
-    /// A later state of this day left by a crash; nothing when there is none.
-    [[nodiscard]] static std::optional<TestDay> findAutosave(const std::filesystem::path& dayPath, const TestDay& day);
-    void dropAutosave() const;
+    // Every edit that is not saved is kept at once (`kept_days.h`), until it is saved or dismissed.
+    void dismissEdits(); ///< nobody wants them
+    void waitUntilKept();
 
     // Edits
     void setAside(const std::vector<std::string>& pulls, const QString& reason);
@@ -64,22 +80,42 @@ Q_SIGNALS:
     void settingsChanged();
     void analysisReady();
     void busyChanged(bool busy);
+    void accessChanged();
+    void editRefused();
+    void notKept(const QString& why); ///< the state folder cannot take the edits
 
 private:
     friend class DayEdit;
     void setDay(const TestDay& day);
     void ask();
     void take(quint64 number, const std::shared_ptr<const DayAnalysis>& analysis);
-    void autosave();
+    void keep();
+    void noteTakenOver();
+    void setAccess(DayAccess access, const QString& words);
+    void takeStored(const TestDay& saved);
+    void nameStored(TestDay& day) const;
+    SavedDay writeTo(const std::filesystem::path& target);
 
     TestDay m_day;
     std::filesystem::path m_path;
     bool m_open = false;
+    bool m_dismissed = false; ///< nobody wants the edits that are not saved
     AnalysisSettings m_settings;
     std::shared_ptr<const DayAnalysis> m_analysis;
     QUndoStack m_undo;
     std::unique_ptr<AnalysisWorker> m_worker;
-    QTimer* m_autosaveTimer = nullptr;
+    std::unique_ptr<KeepWorker> m_keeper;
+    FileLock m_lock;
+    DayAccess m_access = DayAccess::NoPlace;
+    QString m_accessWords;
+    std::string m_stamp; ///< of the day on disk as this window knows it
+    /// Where rows lie on disk. Undo brings back older states of the day, but never an older place of its rows.
+    struct StoredRows {
+        std::shared_ptr<const ChannelTable> rows;
+        std::string file;
+        std::string sha256;
+    };
+    std::map<const ChannelTable*, StoredRows> m_stored;
     quint64 m_asked = 0;
     quint64 m_answered = 0;
 };

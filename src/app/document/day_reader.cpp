@@ -2,8 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/document/day_reader.h"
 
-#include "core/errors/data_error.h"
-#include "formats/day_store.h"
+#include <exception>
 
 namespace hillrun {
 
@@ -12,25 +11,25 @@ DayReader::~DayReader() {
         m_thread.join();
 }
 
-void DayReader::read(const std::filesystem::path& path) {
+void DayReader::read(const std::filesystem::path& path, bool takeOver) {
     if (m_thread.joinable())
         m_thread.join();
     const quint64 number = ++m_number;
-    m_thread = std::thread([this, path, number] {
-        TestDay day;
+    m_thread = std::thread([this, path, number, takeOver] {
+        OpenedDay day;
         QString problem;
         try {
-            day = readDay(path, BadPulls::Keep);
+            day = openDay(path, BadPulls::Keep);
         } catch (const std::exception& error) {
             problem = QString::fromUtf8(error.what());
         }
         QMetaObject::invokeMethod(
             this,
-            [this, path, number, day, problem] {
+            [this, path, number, day, problem, takeOver] {
                 if (number != m_number)
                     return; // cancelled, or another day was asked for
                 if (problem.isEmpty())
-                    Q_EMIT opened(path, day);
+                    Q_EMIT opened(path, day, takeOver);
                 else
                     Q_EMIT failed(path, problem);
             },

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/day/test_day.h"
+#include "formats/day_store.h"
 
 #include <filesystem>
 #include <QObject>
@@ -17,11 +17,12 @@ class DayReader : public QObject {
 public:
     using QObject::QObject;
     ~DayReader() override;
-    void read(const std::filesystem::path& path);
+    void read(const std::filesystem::path& path, bool takeOver = false);
     void cancel() { ++m_number; }
 
 Q_SIGNALS:
-    void opened(const std::filesystem::path& path, const hillrun::TestDay& day);
+    /// `takeOver`: as it was asked for.
+    void opened(const std::filesystem::path& path, const hillrun::OpenedDay& day, bool takeOver);
     void failed(const std::filesystem::path& path, const QString& message);
 
 private:

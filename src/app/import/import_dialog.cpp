@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/import_dialog.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/theme.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
@@ -70,17 +71,17 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, QW
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 16, 16, 16);
     column->setSpacing(8);
-    auto* title =
-        new QLabel(m_files.size() == 1 ? tr("One file becomes one pull. Check what was guessed.")
-                                       : tr("%1 files become %1 pulls. Check what was guessed.").arg(m_files.size()),
-                   this);
+    auto* title = new PlainLabel(m_files.size() == 1
+                                     ? tr("One file becomes one pull. Check what was guessed.")
+                                     : tr("%1 files become %1 pulls. Check what was guessed.").arg(m_files.size()),
+                                 this);
     title->setProperty("title", true);
     column->addWidget(title);
     column->addWidget(makeFileTable(), 2);
     column->addWidget(makeColumnTable(), 4);
     column->addLayout(makeMappingRow());
     column->addLayout(makeWeatherRow());
-    m_problem = new QLabel(this);
+    m_problem = new PlainLabel(this);
     m_problem->setObjectName(u"importProblem"_s);
     m_problem->setProperty("stop", true);
     m_problem->setWordWrap(true);
@@ -161,7 +162,7 @@ QLayout* ImportDialog::makeWeatherRow() {
         connect(box, &QDoubleSpinBox::valueChanged, this, &ImportDialog::takeWeather);
         connect(m_weatherKnown, &QCheckBox::toggled, box, &QWidget::setEnabled);
     }
-    auto* hint = new QLabel(tr("station pressure at the intake, not a forecast's sea-level figure"), this);
+    auto* hint = new PlainLabel(tr("station pressure at the intake, not a forecast's sea-level figure"), this);
     hint->setProperty("quiet", true);
     hint->setProperty("small", true);
     row->addWidget(hint, 1);
@@ -171,7 +172,7 @@ QLayout* ImportDialog::makeWeatherRow() {
 
 QLayout* ImportDialog::makeMappingRow() {
     auto* row = new QHBoxLayout;
-    auto* label = new QLabel(tr("Use a kept mapping:"), this);
+    auto* label = new PlainLabel(tr("Use a kept mapping:"), this);
     m_mappings = new QComboBox(this);
     m_mappings->setObjectName(u"mappingChoice"_s);
     m_mappings->setMinimumWidth(160);

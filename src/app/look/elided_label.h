@@ -2,15 +2,16 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include <QLabel>
+#include "app/look/plain_text.h"
+
 #include <QResizeEvent>
 
 namespace hillrun {
 
 /// One line that ends in an ellipsis where there is no room; the whole text is its tooltip.
-class ElidedLabel : public QLabel {
+class ElidedLabel : public PlainLabel {
 public:
-    explicit ElidedLabel(QWidget* parent = nullptr) : QLabel(parent) {
+    explicit ElidedLabel(QWidget* parent = nullptr) : PlainLabel(parent) {
         setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     }
     void setFullText(const QString& text) {

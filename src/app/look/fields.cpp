@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/look/fields.h"
 
+#include "app/look/plain_text.h"
+
 #include <cmath>
 #include <QStyle>
 
@@ -62,7 +64,7 @@ Panel makePanel(const QString& title, QWidget* parent) {
     out.column->setSpacing(6);
     out.head = new QHBoxLayout;
     out.head->setSpacing(6);
-    auto* label = new QLabel(title, out.frame);
+    auto* label = new PlainLabel(title, out.frame);
     label->setProperty("title", true);
     out.head->addWidget(label);
     out.head->addStretch(1);
@@ -75,7 +77,7 @@ QWidget* labelled(const QString& label, QWidget* field, QWidget* parent) {
     auto* column = new QVBoxLayout(out);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(1);
-    auto* text = new QLabel(label, out);
+    auto* text = new PlainLabel(label, out);
     text->setProperty("quiet", true);
     text->setProperty("small", true);
     text->setBuddy(field);
@@ -85,7 +87,7 @@ QWidget* labelled(const QString& label, QWidget* field, QWidget* parent) {
 }
 
 QLabel* quietLabel(const QString& name, QWidget* parent) {
-    auto* label = new QLabel(parent);
+    auto* label = new PlainLabel(parent);
     label->setObjectName(name);
     label->setWordWrap(true);
     label->setProperty("quiet", true);

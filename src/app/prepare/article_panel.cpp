@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/article_panel.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "app/prepare/article_dialog.h"
 #include "core/errors/data_error.h"
@@ -115,7 +116,7 @@ ArticlePanel::ArticlePanel(DayDocument& document, Dialogs& dialogs, ArticleCards
     connect(edit, &QPushButton::clicked, this, &ArticlePanel::editArticle);
     panel.head->addWidget(cardsButton);
     panel.head->addWidget(edit);
-    m_name = new QLabel(panel.frame);
+    m_name = new PlainLabel(panel.frame);
     m_name->setObjectName(u"articleNameText"_s);
     m_name->setWordWrap(true);
     m_name->setStyleSheet(u"font-size: 16px; font-weight: bold;"_s);

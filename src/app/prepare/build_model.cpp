@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/build_model.h"
+#include "app/look/plain_text.h"
 
 #include "app/look/theme.h"
 #include "app/look/words.h"
@@ -131,7 +132,7 @@ QVariant BuildModel::data(const QModelIndex& index, int role) const {
     case Qt::DisplayRole:
     case Qt::EditRole:
     case Qt::ToolTipRole:
-        return own;
+        return plainTip(own);
     case DiffersRole:
         return (row.kind == Row::Part || row.kind == Row::Setting) && column > 0 && own != text(day.builds[0], row);
     case BuildRole:

@@ -110,6 +110,8 @@ void BuildsPanel::attach() {
                             tr("Save the day as a folder first: attachments live in it."));
         return;
     }
+    if (!m_document.mayEdit())
+        return;
     const fs::path folder = fs::is_directory(m_document.path()) ? m_document.path() : m_document.path().parent_path();
     std::vector<std::string> names;
     for (const QString& file : m_dialogs.askAttachments(this)) {

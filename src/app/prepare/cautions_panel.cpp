@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/cautions_panel.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "cell/machine_clock.h"
 #include "core/plan/cautions.h"
@@ -17,7 +18,7 @@ namespace {
 /// A tick box whose words wrap; clicking the words ticks too.
 class WrappingBox : public QCheckBox {
 public:
-    WrappingBox(const QString& text, QWidget* parent) : QCheckBox(parent), m_label(new QLabel(text, this)) {
+    WrappingBox(const QString& text, QWidget* parent) : QCheckBox(parent), m_label(new PlainLabel(text, this)) {
         m_label->setWordWrap(true);
         m_label->setAttribute(Qt::WA_TransparentForMouseEvents);
         setAccessibleName(text);
@@ -52,7 +53,7 @@ CautionsPanel::CautionsPanel(DayDocument& document, Dialogs& dialogs, QWidget* p
     whole->setContentsMargins(0, 0, 0, 0);
     const Panel panel = makePanel(tr("Cautions"), this);
     whole->addWidget(panel.frame);
-    m_state = new QLabel(panel.frame);
+    m_state = new PlainLabel(panel.frame);
     m_state->setObjectName(u"cautionState"_s);
     m_state->setProperty("quiet", true);
     panel.head->addWidget(m_state);

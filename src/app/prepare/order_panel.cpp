@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/order_panel.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/plan/design.h"
 #include "core/plan/progress.h"
@@ -131,7 +132,7 @@ QWidget* OrderPanel::makeQuestion() {
     row->addWidget(m_measured, 0, Qt::AlignBottom);
     row->addStretch(1);
     panel.column->addLayout(row);
-    m_answer = new QLabel(panel.frame);
+    m_answer = new PlainLabel(panel.frame);
     m_answer->setObjectName(u"planAnswer"_s);
     m_answer->setWordWrap(true);
     m_answer->setFont(fonts::text(16, true));

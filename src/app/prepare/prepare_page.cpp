@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/prepare_page.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "app/prepare/builds_panel.h"
 #include "app/prepare/cautions_panel.h"
@@ -33,10 +34,10 @@ QWidget* PreparePage::makeEmpty(ActionRegistry& actions) {
     auto* out = new QWidget(this);
     auto* column = new QVBoxLayout(out);
     column->addStretch(2);
-    auto* words = new QLabel(tr("What do you want to find out today?"), out);
+    auto* words = new PlainLabel(tr("What do you want to find out today?"), out);
     words->setAlignment(Qt::AlignCenter);
     words->setStyleSheet(u"font-size: 22px; font-weight: bold;"_s);
-    auto* more = new QLabel(tr("Begin a day with its builds and the order of its pulls, or open one."), out);
+    auto* more = new PlainLabel(tr("Begin a day with its builds and the order of its pulls, or open one."), out);
     more->setAlignment(Qt::AlignCenter);
     more->setProperty("quiet", true);
     column->addWidget(words);

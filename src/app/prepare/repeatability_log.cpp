@@ -49,7 +49,7 @@ void RepeatabilityLog::note(const TestDay& day, const fs::path& dayPath, const D
     std::error_code error;
     fs::create_directories(m_file.parent_path(), error);
     try {
-        writeFileSafely(m_file, kept.dump(1));
+        writeFileSafely(m_file, dumpJson(kept, 1));
     } catch (const DataError&) { // the day itself is safe; only the default for later plans is missing
     }
 }

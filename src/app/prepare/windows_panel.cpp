@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/windows_panel.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/pull/channels.h"
 
@@ -59,7 +60,7 @@ void WindowsPanel::addWindow() {
 
 void WindowsPanel::addRow(size_t i, const ControlWindow& window) {
     const int row = static_cast<int>(i);
-    auto* name = new QLabel(qs(channelLabel(window.channel)), m_windows);
+    auto* name = new PlainLabel(qs(channelLabel(window.channel)), m_windows);
     auto* low = new NumberField(u"windowLow%1"_s.arg(i), tr("Low end"), -50, 1200, 0, u"\u00B0C"_s, m_windows);
     auto* high = new NumberField(u"windowHigh%1"_s.arg(i), tr("High end"), -50, 1200, 0, u"\u00B0C"_s, m_windows);
     auto* gone = new QPushButton(u"\u00D7"_s, m_windows);
@@ -113,7 +114,7 @@ void WindowsPanel::refresh() {
         addRow(i, windows[i]);
     if (windows.empty()) {
         auto* none =
-            new QLabel(tr("None yet. Coolant and oil inside 5 to 8 degrees make pulls comparable."), m_windows);
+            new PlainLabel(tr("None yet. Coolant and oil inside 5 to 8 degrees make pulls comparable."), m_windows);
         none->setWordWrap(true);
         none->setProperty("quiet", true);
         m_grid->addWidget(none, 0, 0);

@@ -6,7 +6,10 @@
 #include "cell/machine_clock.h"
 #include "core/day/local_time.h"
 #include "core/errors/data_error.h"
+#include "core/errors/shown_text.h"
 
+#include <algorithm>
+#include <cstdlib>
 #include <fmt/format.h>
 
 namespace fs = std::filesystem;
@@ -17,13 +20,27 @@ namespace {
 
 constexpr double kFreshStation_s = 120.0;
 
+int numberOf(const std::string& pullId) { return std::atoi(pullId.c_str() + 1); }
+
+/// "joined half-way" as "Joined half-way."
+std::string sentenceOf(const std::string& clause) {
+    std::string out = shownText(clause, 300);
+    if (!out.empty() && out[0] >= 'a' && out[0] <= 'z')
+        out[0] = static_cast<char>(out[0] - 'a' + 'A');
+    return out + ".";
+}
+
 } // namespace
 
 PullFlow::PullFlow(DayDocument& document, CellService& service, QObject* parent)
     : QObject(parent), m_document(document), m_service(service) {
     connect(&m_service, &CellService::pullRecorded, this, &PullFlow::take);
     connect(&m_service, &CellService::pullStarted, this, &PullFlow::changed);
-    connect(&m_service, &CellService::pullDropped, this, &PullFlow::changed);
+    connect(&m_service, &CellService::pullDropped, this, [this] {
+        ++m_shortOnes;
+        Q_EMIT changed();
+    });
+    connect(&m_service, &CellService::pullDated, this, &PullFlow::redate);
     connect(&m_document, &DayDocument::dayChanged, this, [this] {
         if (m_armed && (!m_document.isOpen() || m_document.path() != m_armedFor))
             disarm();
@@ -98,12 +115,11 @@ std::optional<Atmosphere> PullFlow::air() const {
     return m_weather.atmosphere();
 }
 
+/// Never one that was used before, also not by a pull that was undone: its rows lie in the folder still.
 std::string PullFlow::nextPullId() const {
-    int number = 0;
-    for (const Pull& pull : m_document.day().pulls)
-        if (pull.id.size() > 1 && pull.id[0] == 'p')
-            number = std::max(number, std::atoi(pull.id.c_str() + 1));
-    return fmt::format("p{:02}", number + 1);
+    const std::string id = freePullId(m_document.day(), m_document.path());
+    const int last = m_lastFor == m_document.path() ? m_lastNumber : 0;
+    return fmt::format("p{:02}", std::max(numberOf(id), last + 1));
 }
 
 PullRequest PullFlow::nextRequest() const {
@@ -121,7 +137,7 @@ PullRequest PullFlow::nextRequest() const {
 }
 
 void PullFlow::arm() {
-    if (!m_document.isOpen() || m_document.path().empty() || fitted().empty())
+    if (!m_document.isOpen() || m_document.path().empty() || fitted().empty() || !m_document.mayEdit())
         return;
     m_armed = true;
     m_armedFor = m_document.path();
@@ -153,11 +169,7 @@ void PullFlow::changeBuild(const std::string& to, const QString& note) {
     m_document.edit(tr("Fit build %1").arg(qs(to)), [&](TestDay& day) {
         day.changes.push_back({when, from, to, note.trimmed().toStdString(), {}});
     });
-    try {
-        m_document.save();
-    } catch (const DataError& error) {
-        Q_EMIT notSaved(QString::fromUtf8(error.what()));
-    }
+    save();
 }
 
 /// The pull goes into the day and onto the disk before anything else is done with it.
@@ -175,7 +187,13 @@ void PullFlow::take(const RecordedPull& recorded) {
     m_slipDue = pull.id;
     m_slip.reset();
     m_slipAnswered = false;
-    m_document.edit(tr("Record %1").arg(qs(pull.id)), [&](TestDay& day) { day.pulls.push_back(pull); });
+    m_lastNumber = numberOf(pull.id);
+    m_lastFor = m_document.path();
+    if (!m_document.edit(tr("Record %1").arg(qs(pull.id)), [&](TestDay& day) { day.pulls.push_back(pull); })) {
+        m_slipDue.clear();
+        Q_EMIT belongsElsewhere(qs(pull.id)); // another window has the day; the journal waits for it
+        return;
+    }
     try {
         m_document.save();
         std::error_code ignored;
@@ -200,10 +218,33 @@ void PullFlow::writeSlip() {
         return; // an older answer
     m_slip = pullSlip(m_document.day(), *analysis, m_slipDue, own->curve ? &own->curve->events : nullptr);
     if (const Pull* pull = findPull(m_document.day(), m_slipDue); pull && !pull->note.empty())
-        m_slip->lines.insert(m_slip->lines.begin(), {SlipWeight::Warning, "The " + pull->note + ".", "note"});
+        m_slip->lines.insert(m_slip->lines.begin(), {SlipWeight::Warning, sentenceOf(pull->note), "note"});
     m_slipDue.clear();
     Q_EMIT slipReady();
     Q_EMIT changed();
+}
+
+/// The logger told its time after the pull was made.
+void PullFlow::redate(const DatedPull& dated) {
+    const Pull* pull = findPull(m_document.day(), dated.pull);
+    if (!pull || dated.dayPath != m_document.path() || pull->started != dated.startedBefore)
+        return;
+    const bool done = m_document.edit(tr("Date %1 by the logger").arg(qs(dated.pull)), [&](TestDay& day) {
+        Pull& one = *findPull(day, dated.pull);
+        one.started = dated.started;
+        one.note += one.note.empty() ? "" : "; ";
+        one.note += "dated afterwards: the logger's clock line came after the pull";
+    });
+    if (done)
+        save();
+}
+
+void PullFlow::save() {
+    try {
+        m_document.save();
+    } catch (const DataError& error) {
+        Q_EMIT notSaved(QString::fromUtf8(error.what()));
+    }
 }
 
 void PullFlow::keep() {
@@ -216,11 +257,7 @@ void PullFlow::setAside(const QString& reason) {
         return;
     m_slipAnswered = true;
     m_document.setAside({m_slip->pull}, reason);
-    try {
-        m_document.save();
-    } catch (const DataError& error) {
-        Q_EMIT notSaved(QString::fromUtf8(error.what()));
-    }
+    save();
     Q_EMIT changed();
 }
 

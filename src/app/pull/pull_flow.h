@@ -26,6 +26,8 @@ public:
     [[nodiscard]] const std::optional<PullSlip>& slip() const { return m_slip; }
     [[nodiscard]] bool slipAnswered() const { return m_slipAnswered; }
     [[nodiscard]] QString settling() const;
+    /// Recordings since the start that were too short for a pull; their journals stay.
+    [[nodiscard]] int shortOnes() const { return m_shortOnes; }
     /// By the cell's clock when it has one.
     [[nodiscard]] double clock_s() const;
     [[nodiscard]] std::optional<double> lastPullEnded_s() const { return m_lastEnded_s; }
@@ -59,6 +61,8 @@ Q_SIGNALS:
 private:
     void take(const RecordedPull& recorded);
     void writeSlip();
+    void redate(const DatedPull& dated);
+    void save();
     [[nodiscard]] PullRequest nextRequest() const;
     [[nodiscard]] std::string nextPullId() const;
     [[nodiscard]] std::string nowText() const;
@@ -69,6 +73,9 @@ private:
     std::filesystem::path m_armedFor; ///< the day
     std::string m_chosen;             ///< build chosen before any pull or change says which is fitted
     std::optional<PullSlip> m_slip;
+    int m_lastNumber = 0;            ///< of the last pull recorded, undone or not
+    std::filesystem::path m_lastFor; ///< its day
+    int m_shortOnes = 0;
     std::string m_slipDue; ///< pull whose slip waits for the analysis
     bool m_slipAnswered = true;
     std::optional<double> m_lastEnded_s;

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/pull_page.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/plan/cautions.h"
 #include "core/pull/channels.h"
@@ -123,9 +124,9 @@ QWidget* PullPage::makeMiddle() {
     auto* numbers = new QHBoxLayout;
     m_speed = largeLabel(u"liveSpeed"_s, 44, frame);
     m_value = largeLabel(u"liveValue"_s, 44, frame);
-    m_valueUnit = new QLabel(frame);
+    m_valueUnit = new PlainLabel(frame);
     m_valueUnit->setProperty("quiet", true);
-    auto* rpm = new QLabel(tr("rpm"), frame);
+    auto* rpm = new PlainLabel(tr("rpm"), frame);
     rpm->setProperty("quiet", true);
     m_state = largeLabel(u"recorderState"_s, 22, frame);
     m_state->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -385,6 +386,9 @@ void PullPage::refreshPlan() {
         advice << tr("%1 cautions are not ticked (Prepare).").arg(open);
         warn = true;
     }
+    if (const int shortOnes = m_flow.shortOnes(); shortOnes > 0)
+        advice << tr("%1 too short for a pull: kept, see \u201CWhat was kept\u201D.")
+                      .arg(counted(shortOnes, tr("recording was"), tr("recordings were")));
     if (!live->cellBuild.empty() && !fitted.empty() && live->cellBuild != fitted && !plan.needsChange) {
         advice << tr("The cell says build %1 is fitted, the day says %2.").arg(qs(live->cellBuild), qs(fitted));
         warn = true;

@@ -3,6 +3,7 @@
 #include "app/pull/slip_panel.h"
 
 #include "app/look/fields.h"
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 
 #include <QScrollArea>
@@ -12,7 +13,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 
 QLabel* largeLabel(const QString& name, int pixels, QWidget* parent) {
-    auto* out = new QLabel(parent);
+    auto* out = new PlainLabel(parent);
     out->setObjectName(name);
     out->setStyleSheet(u"font-size: %1px; font-weight: bold;"_s.arg(pixels));
     return out;
@@ -42,7 +43,7 @@ SlipPanel::SlipPanel(DayDocument& document, PullFlow& flow, Look& look, QToolBut
     area->setWidgetResizable(true);
     area->setFrameShape(QFrame::NoFrame);
     area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_lines = new QLabel(area);
+    m_lines = new PlainLabel(area);
     m_lines->setObjectName(u"slipLines"_s);
     m_lines->setProperty("panelInside", true);
     m_lines->setWordWrap(true);

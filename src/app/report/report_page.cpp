@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/report/report_page.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
@@ -22,7 +23,7 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 12, 16, 12);
     row->setSpacing(16);
-    m_paper = new QLabel(this);
+    m_paper = new PlainLabel(this);
     m_paper->setObjectName(u"paper"_s);
     m_paper->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
     m_paper->setAccessibleName(tr("The sheet as it will print"));
@@ -37,7 +38,7 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
     side->setFixedWidth(240);
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* title = new QLabel(tr("On the sheet"), side);
+    auto* title = new PlainLabel(tr("On the sheet"), side);
     title->setProperty("title", true);
     column->addWidget(title);
     const std::pair<QString, bool report::SheetSections::*> sections[] = {

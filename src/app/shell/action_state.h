@@ -13,6 +13,7 @@ struct WindowState {
     bool dayOpen = false;
     bool dayModified = false;
     bool daySaved = false; ///< it has a place on disk
+    bool mayEdit = true;   ///< no other window has it open for writing
     bool analysed = false; ///< there is a result to print
     bool pullSelected = false;
     bool pullTrimmed = false; ///< by hand

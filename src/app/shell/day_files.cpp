@@ -5,9 +5,11 @@
 #include "app/import/import_dialog.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
+#include "core/errors/shown_text.h"
+#include "formats/day_diff.h"
 #include "formats/day_store.h"
-#include "formats/pull_journal.h"
 
+#include <algorithm>
 #include <fmt/format.h>
 #include <QDate>
 
@@ -25,47 +27,40 @@ bool looksLikeDay(const fs::path& path) {
     return fs::is_directory(path) || isZipPath(path) || path.filename() == "day.json";
 }
 
-double lengthOf(const Pull& pull) {
-    const Column* time = pull.raw ? pull.raw->find("time") : nullptr;
-    return time && !time->values.empty() ? time->values.back() - time->values.front() : 0.0;
+/// "day", "day-2", "day-3.zip" ...: the first that is not there.
+fs::path besidePath(const fs::path& path) {
+    std::error_code error;
+    for (int n = 2;; ++n) {
+        const fs::path out =
+            path.parent_path() / fmt::format("{}-{}{}", path.stem().string(), n, path.extension().string());
+        if (!fs::exists(out, error))
+            return out;
+    }
 }
 
-std::string freeId(const TestDay& day) {
-    int number = 1;
-    while (findPull(day, fmt::format("p{:02}", number)))
-        ++number;
-    return fmt::format("p{:02}", number);
+/// The folder or zip of a day that was opened by its day.json.
+fs::path placeOf(const fs::path& path) {
+    return path.filename() == "day.json" && !fs::is_directory(path) ? path.parent_path() : path;
 }
 
 } // namespace
 
-std::vector<LeftPull> leftPulls(const fs::path& dayPath, const TestDay& day) {
-    std::vector<LeftPull> out;
-    for (const fs::path& journal : findJournals(dayPath)) {
-        try {
-            Pull pull = readJournal(journal);
-            const Pull* known = findPull(day, pull.id);
-            if (known && known->started == pull.started && known->raw && known->raw->rows() >= pull.raw->rows()) {
-                std::error_code ignored;
-                fs::remove(journal, ignored);
-                continue;
-            }
-            out.push_back({std::move(pull), journal});
-        } catch (const DataError&) { // it holds no row: nothing was lost, nothing can be offered
-        }
-    }
-    return out;
-}
-
 DayFiles::DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Selection& selection,
                    SettingsStore& settings, NoticeBar& notice)
     : QObject(window), m_window(window), m_dialogs(dialogs), m_document(document), m_selection(selection),
-      m_settings(settings), m_notice(notice) {
+      m_settings(settings), m_notice(notice), m_offers(window, dialogs, document, selection, notice) {
     connect(&m_reader, &DayReader::opened, this, &DayFiles::take);
     connect(&m_reader, &DayReader::failed, this, [this](const fs::path&, const QString& message) {
         m_notice.hide();
         m_dialogs.showError(m_window, tr("This day could not be opened"), message);
     });
+    connect(&m_document, &DayDocument::editRefused, this, &DayFiles::tellInUse);
+    connect(&m_document, &DayDocument::notKept, this, [this](const QString& why) {
+        m_notice.say(tr("Edits cannot be kept against a crash: %1 Save soon.").arg(why), {{tr("Understood"), nullptr}});
+    });
+    connect(&m_offers, &DayOffers::tookIn, this, &DayFiles::imported);
+    connect(&m_offers, &DayOffers::wantsSave, this, [this] { save(); });
+    connect(&m_offers, &DayOffers::wantsDay, this, &DayFiles::openKept);
 }
 
 void DayFiles::newDay() {
@@ -84,6 +79,7 @@ void DayFiles::newDay() {
     day.plan.design = "a-b-a";
     day.plan.order = {"A", "A", "A", "B", "B", "B", "A", "A", "A"};
     day.plan.coolDown_min = 4.0;
+    m_offers.stop();
     m_notice.hide();
     m_selection.setPull({});
     m_selection.setPair({}, {});
@@ -94,9 +90,15 @@ void DayFiles::newDay() {
 void DayFiles::open(const fs::path& path) {
     if (!mayLeaveDay())
         return;
-    m_notice.say(tr("Reading %1 \u2026").arg(qs(path.filename().string())),
+    m_offers.stop();
+    m_notice.say(tr("Reading %1 \u2026").arg(qs(shownText(path.filename().string(), 60))),
                  {{tr("Cancel"), [this] { m_reader.cancel(); }}});
-    m_reader.read(path);
+    m_reader.read(placeOf(path));
+}
+
+void DayFiles::reload(bool takeOver) {
+    m_offers.stop();
+    m_reader.read(m_document.path(), takeOver); // edits that are not saved are kept when the day is shown anew
 }
 
 void DayFiles::openAny(const QStringList& paths) {
@@ -108,79 +110,77 @@ void DayFiles::openAny(const QStringList& paths) {
     import(files);
 }
 
-void DayFiles::take(const fs::path& path, const TestDay& day) {
+void DayFiles::take(const fs::path& path, const OpenedDay& opened, bool takeOver) {
     m_notice.hide();
     m_selection.setPull({});
     m_selection.setPair({}, {});
     m_selection.setCursor(std::nullopt);
-    m_document.show(day, path);
+    m_document.show(opened.day, path, opened.stamp, takeOver);
     addRecent(path);
-    offerRecovery(path);
+    if (!m_document.mayEdit())
+        return tellInUse();
+    m_offers.ask();
+    if (m_document.access() == DayAccess::NotWritable && !m_notice.isVisible())
+        m_notice.say(tr("This day cannot be written where it is (%1). Edits can be saved elsewhere.")
+                         .arg(m_document.accessWords()),
+                     {{tr("Understood"), nullptr}});
 }
 
-void DayFiles::offerRecovery(const fs::path& path) {
-    const auto left = leftPulls(path, m_document.day());
-    if (left.empty())
-        return offerAutosave(path, m_document.day());
-    QStringList words;
-    for (const LeftPull& one : left)
-        words << tr("%1 of build %2, %3 s").arg(qs(one.pull.id), qs(one.pull.build)).arg(lengthOf(one.pull), 0, 'f', 1);
-    auto takeIn = [this, left, path] {
-        m_document.edit(tr("Recover %1").arg(counted(static_cast<qsizetype>(left.size()), tr("pull"), tr("pulls"))),
-                        [&](TestDay& day) {
-                            for (const LeftPull& one : left) {
-                                Pull pull = one.pull;
-                                if (findPull(day, pull.id))
-                                    pull.id = freeId(day);
-                                pull.file = "pulls/" + pull.id + ".csv";
-                                pull.note = "recovered from its journal";
-                                if (!findBuild(day, pull.build))
-                                    day.builds.push_back({.id = pull.build});
-                                day.pulls.push_back(pull);
-                            }
-                        });
-        if (!guarded(tr("The recovered pull could not be saved; its journal stays"), [this] { m_document.save(); }))
-            return;
-        for (const LeftPull& one : left) {
-            std::error_code ignored;
-            fs::remove(one.journal, ignored);
-        }
-        m_selection.setPull(m_document.day().pulls.back().id);
-        Q_EMIT imported();
-    };
-    auto drop = [left] {
-        for (const LeftPull& one : left) { // never deleted: the operator may think better of it
-            std::error_code ignored;
-            fs::rename(one.journal, one.journal.string() + ".dropped", ignored);
-        }
-    };
-    m_notice.say(tr("A pull was cut short and kept: %1.").arg(words.join(u"; "_s)),
-                 {{tr("Take it in"), takeIn}, {tr("Leave it out"), drop}});
-}
-
-void DayFiles::offerAutosave(const fs::path& path, const TestDay& day) {
-    const auto kept = DayDocument::findAutosave(path, day);
-    if (!kept)
-        return tellUnreadable(day);
+void DayFiles::tellInUse() {
     m_notice.say(
-        tr("Edits of this day were kept that had not been saved."),
-        {{tr("Take them over"),
-          [this, edits = *kept] { m_document.edit(tr("Take kept edits over"), [&](TestDay& d) { d = edits; }); }},
-         {tr("Drop them"), [this] { m_document.dropAutosave(); }}});
+        tr("This day is open for writing elsewhere: %1. Here it can be read only.").arg(m_document.accessWords()),
+        {{tr("Take over"), [this] { reload(true); }}, {tr("Save a copy \u2026"), [this] { saveAs(); }}});
 }
 
-void DayFiles::tellUnreadable(const TestDay& day) {
-    QStringList unreadable;
-    for (const Pull& pull : day.pulls)
-        if (!pull.problem.empty())
-            unreadable << qs(pull.problem);
-    if (!unreadable.isEmpty())
-        m_notice.say(tr("%1 of %2 pulls could not be read. %3")
-                         .arg(unreadable.size())
-                         .arg(day.pulls.size())
-                         .arg(unreadable.first()),
-                     {{tr("Go on without"), nullptr}});
+/// A kept day opens where its own folder is and unchanged; else as a day that was never saved.
+void DayFiles::openKept(const KeptDay& kept) {
+    std::error_code error;
+    const fs::path home = kept.note.dayPath;
+    const bool ofThis = m_document.isOpen() && !home.empty() && fs::equivalent(home, m_document.path(), error);
+    if (!home.empty() && !ofThis && fs::exists(home, error))
+        return open(home);
+    if (!mayLeaveDay())
+        return;
+    FileLock claim;
+    if (!claimKept(kept, claim)) {
+        m_dialogs.showError(m_window, tr("Another window has taken the edits in"), tr("Look at the day there."));
+        return;
+    }
+    guarded(tr("The kept day could not be read"), [&] {
+        TestDay day = readKept(kept);
+        if (!home.empty())
+            day.name += tr(" (kept)").toStdString();
+        m_selection.setPull({});
+        m_selection.setPair({}, {});
+        m_document.show({}, {});
+        m_document.edit(tr("Open what was kept"), [&](TestDay& d) { d = day; });
+        m_document.waitUntilKept(); // in this session's own keeping, before the old one goes
+        claim.release();
+        removeKept(kept);
+        Q_EMIT imported();
+    });
 }
+
+void DayFiles::askAboutChangedDay() {
+    m_notice.say(tr("Not saved: the day was changed on disk since it was read."),
+                 {{tr("Reload it"), [this] { reload(false); }},
+                  {tr("Save mine beside it"), [this] { saveBeside(); }},
+                  {tr("What differs?"), [this] { tellDifferences(); }}});
+}
+
+void DayFiles::tellDifferences() {
+    guarded(tr("The day on disk cannot be read"), [this] {
+        const auto lines = dayDifferences(m_document.day(), readDay(m_document.path(), BadPulls::Keep));
+        QStringList words;
+        for (const std::string& line : lines)
+            words << qs(line);
+        m_dialogs.showError(m_window, tr("Here and on disk"),
+                            words.isEmpty() ? tr("Nothing differs.") : words.join(u'\n'));
+    });
+    askAboutChangedDay();
+}
+
+bool DayFiles::saveBeside() { return saveTo(besidePath(m_document.path())); }
 
 void DayFiles::addRecent(const fs::path& path) {
     QStringList recent = m_settings.get(settings::kRecent);
@@ -193,7 +193,7 @@ void DayFiles::addRecent(const fs::path& path) {
 void DayFiles::fillRecentMenu(QMenu& menu) {
     menu.clear();
     for (const QString& path : m_settings.get(settings::kRecent)) {
-        QAction* action = menu.addAction(qs(toPath(path).filename().string()));
+        QAction* action = menu.addAction(qs(shownText(toPath(path).filename().string(), 60)));
         action->setToolTip(path);
         action->setEnabled(fs::exists(toPath(path)));
         connect(action, &QAction::triggered, this, [this, path] { open(toPath(path)); });
@@ -234,14 +234,17 @@ void DayFiles::takeImport(const std::vector<ImportFile>& files) {
         day.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
         m_document.show(day, {});
     }
-    guarded(tr("The files could not be imported"), [&] {
+    const bool done = guarded(tr("The files could not be imported"), [&] {
         m_document.edit(tr("Import %1").arg(counted(static_cast<qsizetype>(files.size()), tr("pull"), tr("pulls"))),
                         [&](TestDay& day) {
                             for (const ImportFile& file : files)
-                                (void)addImported(day, file);
+                                (void)addImported(day, file, m_document.path());
                         });
     });
+    if (!done)
+        return;
     Q_EMIT imported();
+    m_offers.ask(); // rows that the day has already
 }
 
 bool DayFiles::guarded(const QString& what, const std::function<void()>& work) {
@@ -261,7 +264,7 @@ bool DayFiles::mayLeaveDay() {
     case UnsavedChoice::Save:
         return save();
     case UnsavedChoice::Discard:
-        m_document.dropAutosave();
+        m_document.dismissEdits();
         return true;
     case UnsavedChoice::Cancel:
         break;
@@ -272,10 +275,28 @@ bool DayFiles::mayLeaveDay() {
 bool DayFiles::save() {
     if (m_document.path().empty())
         return saveAs();
-    const bool saved = guarded(tr("The day could not be saved"), [this] { m_document.save(); });
-    if (saved)
-        m_notice.mention(tr("Saved."));
-    return saved;
+    try {
+        tellSaved(tr("Saved."), m_document.save());
+        return true;
+    } catch (const DataError& error) {
+        if (error.problem() == Problem::ChangedOnDisk)
+            askAboutChangedDay();
+        else if (error.problem() == Problem::DayTakenOver)
+            tellInUse();
+        else if (error.problem() == Problem::PlaceGone || error.problem() == Problem::CannotWrite)
+            m_notice.say(qs(error.what()), {{tr("Save elsewhere \u2026"), [this] { saveAs(); }}});
+        m_dialogs.showError(m_window, tr("The day could not be saved"), qs(error.what()));
+        return false;
+    }
+}
+
+bool DayFiles::saveTo(const fs::path& target) {
+    std::vector<std::string> leftBehind;
+    if (!guarded(tr("The day could not be saved"), [&] { leftBehind = m_document.saveAs(target); }))
+        return false;
+    addRecent(target);
+    tellSaved(tr("Saved to %1.").arg(qs(shownText(target.string()))), leftBehind);
+    return true;
 }
 
 bool DayFiles::saveAs() {
@@ -283,13 +304,22 @@ bool DayFiles::saveAs() {
                                             tr("Day folder or package (*)"));
     if (!target)
         return false;
-    const bool saved = guarded(tr("The day could not be saved"), [&] { m_document.saveAs(toPath(*target)); });
-    if (saved) {
-        addRecent(toPath(*target));
-        m_notice.mention(tr("Saved to %1.").arg(*target));
-    }
+    const bool saved = saveTo(toPath(*target));
     Q_EMIT stored();
     return saved;
+}
+
+void DayFiles::tellSaved(const QString& words, const std::vector<std::string>& leftBehind) {
+    if (leftBehind.empty())
+        return m_notice.mention(words);
+    QStringList names;
+    for (size_t i = 0; i < std::min<size_t>(leftBehind.size(), 5); ++i)
+        names << qs(shownText(leftBehind[i], 80));
+    m_notice.say(
+        words + u' ' +
+            tr("%1 could not be taken along: %2.")
+                .arg(counted(static_cast<qsizetype>(leftBehind.size()), tr("file"), tr("files")), names.join(u", "_s)),
+        {{tr("Understood"), nullptr}});
 }
 
 void DayFiles::exportTo(const QString& title, const QString& ending, const QString& filter,

@@ -5,6 +5,7 @@
 #include "app/document/day_document.h"
 #include "app/document/day_reader.h"
 #include "app/document/selection.h"
+#include "app/shell/day_offers.h"
 #include "app/shell/dialogs.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/settings.h"
@@ -14,8 +15,8 @@
 
 namespace hillrun {
 
-/// Everything that brings a day from the disk and back: new, open, save, import, export, recent days, and what a crash
-/// left behind. Asks through the dialogs, tells through the notice bar.
+/// Everything that brings a day from the disk and back: new, open, save, import, export, recent days, and who may
+/// write. Asks through the dialogs, tells through the notice bar.
 class DayFiles : public QObject {
     Q_OBJECT
 public:
@@ -27,6 +28,9 @@ public:
     /// What was dropped on the window or named on the command line: a day, or logger files.
     void openAny(const QStringList& paths);
     void import(const QStringList& paths);
+    /// Days and recordings that were kept, and what else wants a decision.
+    void offerKept() { m_offers.askAboutEverything(); }
+    void offerKeptAtStart() { m_offers.ask(); }
     bool mayLeaveDay(); ///< asks about edits that are not saved
     bool save();
     bool saveAs();
@@ -40,10 +44,15 @@ Q_SIGNALS:
     void stored();   ///< the day has a place on disk
 
 private:
-    void take(const std::filesystem::path& path, const TestDay& day);
-    void offerRecovery(const std::filesystem::path& path);
-    void offerAutosave(const std::filesystem::path& path, const TestDay& day);
-    void tellUnreadable(const TestDay& day);
+    void take(const std::filesystem::path& path, const OpenedDay& opened, bool takeOver);
+    void reload(bool takeOver);
+    void openKept(const KeptDay& kept);
+    void tellInUse();
+    void askAboutChangedDay();
+    void tellDifferences();
+    bool saveBeside();
+    bool saveTo(const std::filesystem::path& target);
+    void tellSaved(const QString& words, const std::vector<std::string>& leftBehind);
     void takeImport(const std::vector<ImportFile>& files);
     void addRecent(const std::filesystem::path& path);
     /// Runs something that may throw a DataError and shows its message. True when it went well.
@@ -56,14 +65,7 @@ private:
     SettingsStore& m_settings;
     NoticeBar& m_notice;
     DayReader m_reader;
+    DayOffers m_offers;
 };
-
-/// A pull that a crash, a full disk or a lost link left in a journal.
-struct LeftPull {
-    Pull pull;
-    std::filesystem::path journal;
-};
-/// Those of a day that are not in it yet. Journals of pulls that were saved after all are removed.
-std::vector<LeftPull> leftPulls(const std::filesystem::path& dayPath, const TestDay& day);
 
 } // namespace hillrun

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/day_strip.h"
+#include "app/look/plain_text.h"
 
 #include "app/look/words.h"
 #include "core/plan/progress.h"
@@ -342,7 +343,7 @@ bool DayStrip::event(QEvent* event) {
         const auto* help = static_cast<QHelpEvent*>(event);
         const StripLayout layout = currentLayout();
         if (const StripFlag* flag = flagAt(layout, help->pos()))
-            QToolTip::showText(help->globalPos(), tooltipOf(*flag), this);
+            QToolTip::showText(help->globalPos(), plainTip(tooltipOf(*flag)), this);
         else
             QToolTip::hideText();
         return true;

@@ -88,6 +88,7 @@ std::optional<BuildChangeAnswer> DesktopDialogs::askBuildChange(QWidget* parent,
 
 UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {
     QMessageBox box(parent);
+    box.setTextFormat(Qt::PlainText);
     box.setText(tr("Save the edits of \u201C%1\u201D?").arg(day));
     const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
     const auto* discard = box.addButton(tr("Leave them out"), QMessageBox::DestructiveRole);
@@ -100,6 +101,7 @@ UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {
 
 void DesktopDialogs::showError(QWidget* parent, const QString& title, const QString& message) {
     QMessageBox box(parent);
+    box.setTextFormat(Qt::PlainText);
     box.setText(title);
     box.setInformativeText(message);
     box.exec();

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/main_window.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "app/shell/command_search.h"
 #include "formats/day_store.h"
@@ -35,6 +36,7 @@ MainWindow::MainWindow(Dialogs& dialogs)
       m_repeatability(fs::path(QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString()) /
                       "repeatability.json") {
     setObjectName(u"window"_s);
+    new PlainTextGuard(this);
     setWindowIcon(QIcon(u":/icons/hillrun.svg"_s));
     setAcceptDrops(true);
     resize(1280, 800);
@@ -89,6 +91,8 @@ void MainWindow::declareDayActions() {
                                       m_document.path().empty() ? std::nullopt : std::optional(m_document.path()));
                           });
     });
+    add("day.kept", tr("What was kept \u2026"), {}, tr("Edits and recordings that are in no day yet"),
+        [this] { m_files->offerKept(); });
     add("day.close", tr("Close the day"), QKeySequence(u"Ctrl+W"_s), {}, [this] {
         if (m_files->mayLeaveDay())
             m_document.close();
@@ -197,7 +201,7 @@ QMenu* MainWindow::makeDayMenu() {
     connect(m_recentMenu, &QMenu::aboutToShow, this, [this] { m_files->fillRecentMenu(*m_recentMenu); });
     addAll({"day.import", "pull.links"});
     menu->addSeparator();
-    addAll({"day.save", "day.save_as", "day.export_zip"});
+    addAll({"day.save", "day.save_as", "day.export_zip", "day.kept"});
     menu->addSeparator();
     addAll({"edit.undo", "edit.redo"});
     menu->addSeparator();
@@ -248,6 +252,10 @@ void MainWindow::connectDocument() {
         refreshActions();
         if (m_document.analysis())
             m_repeatability.note(m_document.day(), m_document.path(), *m_document.analysis());
+    });
+    connect(&m_document, &DayDocument::accessChanged, this, [this] {
+        refreshTitle();
+        refreshActions();
     });
     connect(&m_document, &DayDocument::busyChanged, m_topBar, &TopBar::setBusy);
     connect(&m_document.undoStack(), &QUndoStack::indexChanged, this, [this] {
@@ -320,6 +328,13 @@ void MainWindow::openDay(const fs::path& path) { m_files->open(path); }
 
 void MainWindow::importFiles(const QStringList& paths) { m_files->import(paths); }
 
+void MainWindow::offerKept() { m_files->offerKeptAtStart(); }
+
+void MainWindow::keepForLater() {
+    m_document.waitUntilKept();
+    rememberState();
+}
+
 void MainWindow::showPage(Page page) {
     m_page = page;
     m_pages->setCurrentIndex(static_cast<int>(page));
@@ -335,6 +350,8 @@ void MainWindow::refreshTitle() {
     QString title = m_document.isOpen() ? (day.name.empty() ? tr("Untitled day") : qs(day.name)) : QString();
     if (!day.date.empty())
         title += u" \u00B7 "_s + qs(day.date);
+    if (!m_document.mayEdit())
+        title += tr(" \u00B7 read only");
     m_topBar->setTitle(title, modified);
     setWindowTitle(title.isEmpty() ? tr("Hill Run") : title + tr(" \u2013 Hill Run"));
 }
@@ -345,6 +362,7 @@ WindowState MainWindow::state() const {
     out.dayModified = !m_document.undoStack().isClean();
     out.daySaved = !m_document.path().empty();
     out.analysed = m_document.analysis() != nullptr;
+    out.mayEdit = m_document.mayEdit();
     const Pull* pull = findPull(m_document.day(), m_selection.pull());
     out.pullSelected = pull != nullptr;
     out.pullTrimmed = pull && pull->window_rpm.has_value();

@@ -34,6 +34,10 @@ public:
 
     void openDay(const std::filesystem::path& path);
     void importFiles(const QStringList& paths);
+    /// Asks about days that were kept unsaved when the program last ended.
+    void offerKept();
+    /// The session ends without a question (logout, SIGTERM): everything unsaved is kept and offered at the next start.
+    void keepForLater();
     void showPage(Page page);
     void setDark(bool dark);
     [[nodiscard]] DayDocument& document() { return m_document; }

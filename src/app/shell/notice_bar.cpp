@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/notice_bar.h"
 
+#include "app/look/plain_text.h"
+
 #include <QHBoxLayout>
 #include <QTimer>
 
@@ -14,9 +16,10 @@ NoticeBar::NoticeBar(QWidget* parent) : QWidget(parent) {
     setAttribute(Qt::WA_StyledBackground);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 6, 12, 6);
-    m_text = new QLabel(this);
+    m_text = new PlainLabel(this);
     m_text->setObjectName(u"noticeText"_s);
     m_text->setWordWrap(true);
+    m_text->setTextFormat(Qt::PlainText);
     row->addWidget(m_text, 1);
     for (size_t i = 0; i < m_buttons.size(); ++i) {
         m_buttons[i] = new QPushButton(this);

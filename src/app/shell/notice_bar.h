@@ -11,7 +11,7 @@
 
 namespace hillrun {
 
-/// A line under the top bar for what needs a word but not an interruption, with up to two answers.
+/// A line under the top bar for what needs a word but not an interruption, with up to three answers.
 class NoticeBar : public QWidget {
     Q_OBJECT
 public:
@@ -27,8 +27,8 @@ public:
 
 private:
     QLabel* m_text = nullptr;
-    std::array<QPushButton*, 2> m_buttons{};
-    std::array<std::function<void()>, 2> m_runs;
+    std::array<QPushButton*, 3> m_buttons{};
+    std::array<std::function<void()>, 3> m_runs;
 };
 
 } // namespace hillrun

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/top_bar.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/words.h"
 
 #include <QHBoxLayout>
@@ -32,7 +33,7 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(12, 0, 8, 0);
     row->setSpacing(6);
-    auto* wordmark = new QLabel(tr("Hill Run"), this);
+    auto* wordmark = new PlainLabel(tr("Hill Run"), this);
     wordmark->setObjectName(u"wordmark"_s);
     m_menuButton = new QToolButton(this);
     m_menuButton->setObjectName(u"dayMenuButton"_s);
@@ -44,7 +45,7 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     m_menuButton->setMenu(dayMenu);
     m_title = new ElidedLabel(this);
     m_title->setObjectName(u"dayTitle"_s);
-    m_busy = new QLabel(tr("working \u2026"), this);
+    m_busy = new PlainLabel(tr("working \u2026"), this);
     m_busy->setObjectName(u"busy"_s);
     m_busy->setProperty("quiet", true);
     QSizePolicy keepsRoom = m_busy->sizePolicy();
@@ -90,7 +91,7 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
 
 QComboBox* TopBar::makeChoice(const QString& name, const QString& label, const QString& tip) {
     auto* row = static_cast<QHBoxLayout*>(layout());
-    auto* text = new QLabel(label, this);
+    auto* text = new PlainLabel(label, this);
     text->setObjectName(name + u"Label"_s);
     text->setProperty("quiet", true);
     auto* choice = new QComboBox(this);

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/workbench/bench_page.h"
 
+#include "app/look/plain_text.h"
+
 #include <QToolButton>
 
 using namespace Qt::StringLiterals;
@@ -14,7 +16,7 @@ WeatherPanel::WeatherPanel(DayDocument& document, Look& look, QWidget* parent)
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(8);
-    m_words = new QLabel(this);
+    m_words = new PlainLabel(this);
     m_words->setObjectName(u"weatherWords"_s);
     m_words->setWordWrap(true);
     column->addWidget(m_words);

@@ -107,7 +107,7 @@ bool parseNumber(std::string_view cell, char decimal, double& value) {
         cell.remove_prefix(1);
     const fast_float::parse_options options{fast_float::chars_format::general, decimal};
     const auto result = fast_float::from_chars_advanced(cell.data(), cell.data() + cell.size(), value, options);
-    return result.ec == std::errc() && result.ptr == cell.data() + cell.size() && std::abs(value) <= budget::kNumber;
+    return result.ec == std::errc() && result.ptr == cell.data() + cell.size() && std::isfinite(value);
 }
 
 /// The usual cell, a short plain decimal such as "-104.25", up to `separator` or the end: fifteen digits at the most
@@ -147,9 +147,14 @@ struct Reading {
     size_t cells = 0;
     size_t numbers = 0;
     size_t blanks = 0;
+    bool beginsWithNumber = false;
     [[nodiscard]] bool isAllNumbers() const { return cells >= 2 && numbers >= 2 && numbers + blanks == cells; }
-    /// A row in which some cell is not a number is still a row: the reader then says which cell.
-    [[nodiscard]] bool isRow() const { return cells >= 2 && numbers >= 2 && numbers * 2 >= cells; }
+    /// A row in which some cell is not a number is still a row: the reader then says which cell. So is one that is
+    /// blank but for its time, where the others were sampled more seldom.
+    [[nodiscard]] bool isRow() const {
+        return cells >= 2 &&
+               ((numbers >= 2 && numbers * 2 >= cells) || (beginsWithNumber && numbers + blanks == cells));
+    }
 };
 
 Reading readingOf(std::string_view line, char separator, char decimal) {
@@ -164,6 +169,7 @@ Reading readingOf(std::string_view line, char separator, char decimal) {
             ++out.blanks;
         else if (parseNumber(cell, decimal, value))
             ++out.numbers;
+        out.beginsWithNumber = out.beginsWithNumber || (out.cells == 1 && out.numbers == 1);
     }
     return out;
 }
@@ -383,7 +389,7 @@ private:
             if (!cellEnd) {
                 cellEnd = std::find(at, end, m_dialect.separator);
                 const std::string_view cell = unquoted({at, static_cast<size_t>(cellEnd - at)});
-                if (!parseNumber(cell, m_dialect.decimal, value))
+                if (!parseNumber(cell, m_dialect.decimal, value) || std::abs(value) > budget::kNumber)
                     badCell(line, cell, column, lines);
             }
             m_table.columns[column++].push_back(value);
@@ -401,7 +407,7 @@ private:
             badRow(line, cells.size(), lines.atEnd(), lines.number());
         for (size_t i = 0; i < cells.size(); ++i) {
             double value = 0.0;
-            if (!parseNumber(unquoted(cells[i]), m_dialect.decimal, value))
+            if (!parseNumber(unquoted(cells[i]), m_dialect.decimal, value) || std::abs(value) > budget::kNumber)
                 badCell(line, cells[i], i, lines);
             m_table.columns[i].push_back(value);
         }

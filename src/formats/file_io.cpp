@@ -72,11 +72,8 @@ std::string readOpened(const File& file, const fs::path& path, size_t most) {
         tooLarge(static_cast<size_t>(about.st_size));
     std::string text(static_cast<size_t>(about.st_size), '\0');
     for (size_t done = 0;;) {
-        if (done == text.size()) { // grows while it is read, or says nothing of its size
-            if (done > most)
-                tooLarge(done);
+        if (done == text.size()) // grows while it is read, or says nothing of its size
             text.resize(done + 4096);
-        }
         const ssize_t got = ::read(file.number(), text.data() + done, text.size() - done);
         if (got < 0 && errno == EINTR)
             continue;
@@ -87,6 +84,8 @@ std::string readOpened(const File& file, const fs::path& path, size_t most) {
             return text;
         }
         done += static_cast<size_t>(got);
+        if (done > most)
+            tooLarge(done);
     }
 }
 

@@ -125,8 +125,10 @@ double StreamClock::take(double stream_s, double arrival_s) {
     }
     if (!m_begun) {
         m_begun = true;
-        m_lastIn = m_lastOut = stream_s;
-        return m_lastOut;
+        m_lastIn = stream_s;
+        if (m_faults.missing > 0) // rows without a time came before it
+            m_offset = std::max(0.0, m_lastOut - stream_s);
+        return m_lastOut = stream_s + m_offset;
     }
     const double ahead = stream_s - m_lastIn;
     const double candidate = stream_s + m_offset;

@@ -203,7 +203,7 @@ TEST_CASE("garbage and partial lines are counted, told and left out") {
     cell.say("\x01\x02garbage\n#hill-run-telemetry 1\ntime [s],engine_speed [rpm],torque [N.m]\n1.00,2000,");
     cell.say("50\n1.01,20");
     cell.say("05,51\n1.02,oops,52\n1.03,2010\n\xff\xfe\xfd\n1.04,2015,53\n");
-    REQUIRE(waitFor([&] { return live.link() && live.link()->heard == 3; }));
+    REQUIRE(waitFor([&] { return live.link() && live.link()->heard == 4; }));
     CHECK(live.link()->bad >= 3);
     CHECK_FALSE(live.link()->lastBad.isEmpty());
     CHECK(live.service.now()->find("torque")->value == 53.0);

@@ -196,8 +196,13 @@ TEST_CASE("other columns in the middle end the pull, and recording goes on with 
     bench.recorder.arm();
     bench.run(2.0, 0.0, 5.0);
     bench.run(4.0, 500.0, 100.0);
-    bench.recorder.setColumns(
-        {{"time", "s", {}}, {"engine_speed", "rpm", {}}, {"torque", "N.m", {}}, {"throttle", "%", {}}});
+    const std::vector<Column> same{
+        {"time", "s", {}}, {"engine_speed", "rpm", {}}, {"torque", "N.m", {}}, {"throttle", "%", {}}};
+    bench.recorder.setColumns(same); // a logger that repeats its header changes nothing
+    CHECK(bench.recorder.state() == RecorderState::Running);
+    std::vector<Column> other = same;
+    other[2].unit = "kW";
+    bench.recorder.setColumns(other);
     REQUIRE(bench.pulls.size() == 1);
     CHECK(bench.pulls.front().end == PullEnd::LinkLost);
     bench.speed = 1200.0;

@@ -9,6 +9,7 @@
 #include "app/document/selection.h"
 #include "app/shell/action_registry.h"
 
+#include <QPushButton>
 #include <QSplitter>
 #include <QTableView>
 #include <QToolButton>
@@ -50,6 +51,7 @@ private:
     QWidget* m_tools = nullptr; ///< above the boards
     QWidget* m_swap = nullptr;
     QLabel* m_answer = nullptr;
+    QPushButton* m_shortOffer = nullptr; ///< sets the pull aside that shortens the range
     QLabel* m_caution = nullptr;
     QComboBox* m_school = nullptr;
     QToolButton* m_quantity = nullptr;

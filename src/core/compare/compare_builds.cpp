@@ -289,6 +289,15 @@ PowerPlace placeOf(const PairInput& input, const std::string& build) {
     return {input.day.cell.measuredAt, false};
 }
 
+/// Where the pulls overlap little, the model uses what all pulls of the day share; else the pair's own count.
+std::optional<ShortPull> shortPullOf(const PairInput& input, const std::string& from, const std::string& to) {
+    std::vector<char> counts;
+    for (const FitPull& pull : input.model.input.pulls)
+        counts.push_back(input.model.windowShrunk || pull.build == columnOf(input, from) ||
+                         pull.build == columnOf(input, to));
+    return findShortPull(input.model.input, counts);
+}
+
 } // namespace
 
 Eigen::VectorXd pairContrast(const PairInput& input, const std::string& from, const std::string& to) {
@@ -345,6 +354,7 @@ Comparison compareBuilds(const PairInput& input, const std::string& from, const 
     c.changed = changesBetween(*fromBuild, *toBuild);
     const RpmRange range = c.bands.empty() ? RpmRange{c.rpm.front(), c.rpm.back()} : c.bands.front().range_rpm;
     c.likeForLike = likeForLike(input.day, input.pulls, from, to, range, c.changed);
+    c.shortPull = shortPullOf(input, from, to);
     c.matters_w = input.settings.matters_w;
     if (!c.matters_w && input.settings.matters_pct && !c.bands.empty())
         c.matters_w = *input.settings.matters_pct / 100.0 * c.bands.front().base_w;

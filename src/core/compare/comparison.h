@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/compare/short_pull.h"
 #include "core/day/test_day.h"
 #include "core/pull/reduce.h"
 
@@ -105,7 +106,8 @@ struct Comparison {
     std::vector<double> crossovers_rpm;
     std::vector<Change> changed;
     std::vector<LikeForLike> likeForLike;
-    std::optional<double> matters_w; ///< smallest difference that matters, when given
+    std::optional<ShortPull> shortPull; ///< it alone holds the comparison to a shorter range
+    std::optional<double> matters_w;    ///< smallest difference that matters, when given
     VerdictKind verdict = VerdictKind::CannotTell;
 };
 

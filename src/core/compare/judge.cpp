@@ -229,7 +229,7 @@ std::string rpmText(double rpm) {
     return text;
 }
 
-std::string summary(const Comparison& c, const DisplayUnits& units) {
+static std::string answerSentence(const Comparison& c, const DisplayUnits& units) {
     if (c.verdict == VerdictKind::NotComparable)
         return notComparableSentence(c);
     if (c.verdict == VerdictKind::CannotTell)
@@ -248,6 +248,21 @@ std::string summary(const Comparison& c, const DisplayUnits& units) {
     if (!c.protectedFromDrift && c.boundDeclared)
         text += " This holds only if drift stayed within the declared bound.";
     return text;
+}
+
+std::string shortPullText(const Comparison& c) {
+    if (!c.shortPull)
+        return "";
+    const ShortPull& one = *c.shortPull;
+    return one.atTop ? fmt::format("{} ends at {}{}rpm: without it the comparison reaches {}{}rpm.", one.pull,
+                                   rpmText(one.own_rpm), kSpace, rpmText(one.reach_rpm), kSpace)
+                     : fmt::format("{} begins only at {}{}rpm: without it the comparison reaches down to {}{}rpm.",
+                                   one.pull, rpmText(one.own_rpm), kSpace, rpmText(one.reach_rpm), kSpace);
+}
+
+std::string summary(const Comparison& c, const DisplayUnits& units) {
+    const std::string more = shortPullText(c);
+    return answerSentence(c, units) + (more.empty() ? "" : " " + more);
 }
 
 } // namespace hillrun

@@ -17,7 +17,9 @@ const char* verdictName(VerdictKind verdict);
 const char* regionName(RegionKind kind);
 const char* likeVerdictName(LikeVerdict verdict);
 
-/// One or two plain sentences with numbers, unit and +-.
+/// "p05 ends at 3 700 rpm: without it the comparison reaches 7 400 rpm."; empty when no pull stands out so.
+std::string shortPullText(const Comparison& comparison);
+/// One or two plain sentences with numbers, unit and +-; last, the pull that shortens the range.
 std::string summary(const Comparison& comparison, const DisplayUnits& units);
 
 /// A number and its half width rounded by that half width: "1.62", "0.45" -> {"1.6", "0.5"}; two digits where the

@@ -2,7 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "support.h"
 
-#include <QApplication>
+#include "app/shell/guarded_application.h"
+
 #include <QStandardPaths>
 
 int runTests(int argc, char** argv);
@@ -15,7 +16,7 @@ int testMain(int argc, char** argv) {
     qputenv("XDG_DATA_HOME", (home.path() / "data").c_str());
     qputenv("XDG_STATE_HOME", (home.path() / "state").c_str());
     qputenv("XDG_RUNTIME_DIR", home.path().c_str());
-    QApplication application(argc, argv);
+    hillrun::GuardedApplication application(argc, argv); // as the program has it
     QApplication::setApplicationName(QStringLiteral("hillrun"));
     QApplication::setOrganizationName(QStringLiteral("hillrun-test"));
     QApplication::setStyle(QStringLiteral("Fusion"));

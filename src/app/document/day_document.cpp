@@ -56,6 +56,7 @@ DayDocument::~DayDocument() {
 void DayDocument::show(TestDay day, const fs::path& path, const std::string& stamp, bool takeOver) {
     keep(); // of the day before: what was not dismissed stays to be offered
     m_keeper->leave();
+    m_keeper->wait();
     m_undo.clear();
     m_open = true;
     m_path = path;
@@ -128,6 +129,7 @@ bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>&
         return false;
     }
     m_undo.push(new DayEdit(*this, what, m_day, after));
+    keep();
     return true;
 }
 
@@ -145,7 +147,7 @@ void DayDocument::setDay(const TestDay& day) {
     nameStored(m_day);
     Q_EMIT dayChanged();
     ask();
-    if (m_undo.count() > 0) // the stack moves on only after this returns
+    if (m_undo.count() > 0) // undo and redo: the stack moves on only after this returns
         QMetaObject::invokeMethod(this, &DayDocument::keep, Qt::QueuedConnection);
 }
 

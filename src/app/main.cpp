@@ -55,8 +55,6 @@ int main(int argc, char** argv) {
          {u"import"_s, u"Open the import dialog with this file; may be repeated."_s, u"file"_s},
          {u"connect"_s, u"Listen to this address in place of the kept connections; may be repeated."_s, u"address"_s},
          {u"arm"_s, u"Record the first pull that comes."_s},
-         {u"edit-note"_s, u"Once the day is there, write this into its note, unsaved; for tests of what survives."_s,
-          u"text"_s},
          {u"dark"_s, u"Dark colours."_s},
          {u"size"_s, u"Window size, such as 1280x800."_s, u"size"_s},
          {u"picture"_s, u"Write a picture of the window and end."_s, u"file"_s},
@@ -101,9 +99,6 @@ int main(int argc, char** argv) {
             if (QAction* action = window.findChild<QAction*>(command))
                 action->trigger();
         window.importFiles(parser.values(u"import"_s));
-        if (parser.isSet(u"edit-note"_s))
-            window.document().edit(
-                u"Note"_s, [&parser](hillrun::TestDay& day) { day.note = parser.value(u"edit-note"_s).toStdString(); });
         if (parser.isSet(u"arm"_s))
             window.pullPage().flow().arm();
         if (!job.file.isEmpty())

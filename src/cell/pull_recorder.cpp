@@ -45,7 +45,7 @@ void PullRecorder::setColumns(const std::vector<Column>& columns) {
             m_throttleColumn = static_cast<int>(i);
     }
     m_mostThrottle_pct = 0.0;
-    m_goodSince_s = -1.0;
+    m_goodSince_s.reset();
     m_restSeen = false;
 }
 
@@ -53,7 +53,7 @@ void PullRecorder::arm() {
     if (m_state == RecorderState::Off)
         m_state = RecorderState::Armed;
     m_rearm = true;
-    m_goodSince_s = -1.0;
+    m_goodSince_s.reset();
 }
 
 void PullRecorder::disarm() {
@@ -77,7 +77,7 @@ void PullRecorder::linkLost() {
     if (m_state == RecorderState::Running || m_state == RecorderState::Ending)
         close(PullEnd::LinkLost);
     m_recent.clear();
-    m_goodSince_s = -1.0;
+    m_goodSince_s.reset();
     m_restSeen = false;
 }
 
@@ -150,12 +150,12 @@ void PullRecorder::watchForStart(double time_s) {
     else
         good = rate > kMovingAlone_rpm_s;
     if (!good) {
-        m_goodSince_s = -1.0;
+        m_goodSince_s.reset();
         return;
     }
-    if (m_goodSince_s < 0.0)
+    if (!m_goodSince_s)
         m_goodSince_s = time_s;
-    if (time_s - m_goodSince_s >= kSure_s)
+    if (time_s - *m_goodSince_s >= kSure_s)
         begin(false);
 }
 
@@ -166,7 +166,8 @@ void PullRecorder::begin(bool byHand) {
     m_table.columns = m_columns;
     m_startedAt_s = m_recent.empty() ? 0.0 : m_recent.back().time_s;
     m_firstTime_s = m_recent.empty() ? 0.0 : m_recent.front().time_s;
-    m_badSince_s = m_stillSince_s = -1.0;
+    m_badSince_s.reset();
+    m_stillSince_s.reset();
     m_lowest_rpm = std::numeric_limits<double>::infinity();
     m_highest_rpm = -m_lowest_rpm;
     m_sink.started(m_startedAt_s);
@@ -200,11 +201,11 @@ void PullRecorder::watchForEnd(double time_s) {
     if (m_byHand)
         return; // whoever starts by hand ends by hand
     const bool closed = m_throttleColumn >= 0 ? !throttleOpen(kClosedShare) : speedRate(0.25) < 0.0;
-    m_badSince_s = closed ? (m_badSince_s < 0.0 ? time_s : m_badSince_s) : -1.0;
+    m_badSince_s = closed ? std::optional(m_badSince_s.value_or(time_s)) : std::nullopt;
     const bool still = std::abs(speedRate(0.4)) < kStill_rpm_s && m_direction != SweepDirection::Steps;
-    m_stillSince_s = still ? (m_stillSince_s < 0.0 ? time_s : m_stillSince_s) : -1.0;
-    const bool over = m_badSince_s >= 0.0 && time_s - m_badSince_s >= kClosed_s;
-    const bool held = m_stillSince_s >= 0.0 && time_s - m_stillSince_s >= kHeld_s;
+    m_stillSince_s = still ? std::optional(m_stillSince_s.value_or(time_s)) : std::nullopt;
+    const bool over = m_badSince_s && time_s - *m_badSince_s >= kClosed_s;
+    const bool held = m_stillSince_s && time_s - *m_stillSince_s >= kHeld_s;
     if (!over && !held)
         return;
     m_end = over ? PullEnd::ThrottleClosed : PullEnd::SpeedHeld;
@@ -226,7 +227,7 @@ void PullRecorder::finish() {
     Recording out{std::move(m_table), m_end, m_byHand, m_startedAt_s - m_firstTime_s, m_joined};
     m_table = {};
     m_state = m_rearm ? RecorderState::Armed : RecorderState::Off;
-    m_goodSince_s = -1.0;
+    m_goodSince_s.reset();
     if (tooShort && !m_byHand && m_end != PullEnd::LinkLost)
         m_sink.dropped();
     else

@@ -6,6 +6,7 @@
 
 #include <deque>
 #include <functional>
+#include <optional>
 #include <span>
 #include <string>
 #include <vector>
@@ -88,9 +89,9 @@ private:
     double m_mostThrottle_pct = 0.0;
     bool m_restSeen = false; ///< since the connection came, the engine was seen without a pull under way
     bool m_joined = false;
-    double m_goodSince_s = -1.0;
-    double m_badSince_s = -1.0;
-    double m_stillSince_s = -1.0;
+    std::optional<double> m_goodSince_s;
+    std::optional<double> m_badSince_s;
+    std::optional<double> m_stillSince_s;
     double m_firstTime_s = 0.0;
     double m_startedAt_s = 0.0;
     double m_closedAt_s = 0.0;

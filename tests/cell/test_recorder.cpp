@@ -82,6 +82,16 @@ TEST_CASE("a pull is found by itself, with two seconds before and after") {
     CHECK(bench.recorder.state() == RecorderState::Armed); // ready for the next
 }
 
+TEST_CASE("a clock that counts from below zero is as good as any") {
+    Bench bench;
+    bench.time = -1000.0; // a logger that counts to its trigger
+    bench.recorder.arm();
+    bench.pull();
+    REQUIRE(bench.pulls.size() == 1);
+    CHECK(bench.pulls.front().end == PullEnd::ThrottleClosed);
+    CHECK(length(bench.pulls.front()) == Approx(14.0).margin(0.7));
+}
+
 TEST_CASE("not armed, nothing is recorded") {
     Bench bench;
     bench.pull();

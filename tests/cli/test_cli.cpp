@@ -3,47 +3,22 @@
 
 // Runs the built program as a user would, and reads what it prints.
 
+#include "cli_support.h"
 #include "formats/day_store.h"
-#include "support.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <cstdio>
 #include <fstream>
-#include <nlohmann/json.hpp>
 #include <sys/wait.h>
 
 using namespace hillrun;
-using Json = nlohmann::json;
 namespace fs = std::filesystem;
 
 namespace {
 
-struct Run {
-    int status = -1;
-    std::string out;
-    std::string error;
-    [[nodiscard]] Json json() const { return Json::parse(out); }
-};
-
-Run run(const std::string& arguments, const char* program = "hillrun-cli") {
-    const char* folder = std::getenv("HILLRUN_BIN");
-    REQUIRE(folder);
-    const test::TemporaryFolder temporary;
-    const std::string errors = (temporary.path() / "err").string();
-    const std::string command = std::string(folder) + "/" + program + " " + arguments + " 2>" + errors;
-    Run result;
-    FILE* pipe = ::popen(command.c_str(), "r");
-    REQUIRE(pipe);
-    char buffer[4096];
-    while (const size_t got = std::fread(buffer, 1, sizeof buffer, pipe))
-        result.out.append(buffer, got);
-    const int status = ::pclose(pipe);
-    result.status = WIFEXITED(status) ? WEXITSTATUS(status) : -1;
-    result.error = readFileText(errors);
-    return result;
-}
-
+using test::Run;
+using test::run;
 std::string demo() { return "'" + test::demoDay().string() + "'"; }
 void write(const fs::path& path, const std::string& text) { std::ofstream(path) << text; }
 

@@ -17,27 +17,31 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
+constexpr int kUndoKept = 200; ///< every edit costs a list of all pulls: days of hundreds must not fill the memory
+
 std::string utcNowText() {
     return isoTimeOf(std::chrono::duration<double>(std::chrono::system_clock::now().time_since_epoch()).count());
 }
 
 } // namespace
 
-/// An edit as the day before and after. Raw tables are shared, so both are small.
+/// An edit as the day before and after. Raw tables are shared, and so is each state between two edits.
 class DayEdit : public QUndoCommand {
 public:
-    DayEdit(DayDocument& document, const QString& what, TestDay before, TestDay after)
+    using State = std::shared_ptr<const TestDay>;
+    DayEdit(DayDocument& document, const QString& what, State before, State after)
         : QUndoCommand(what), m_document(document), m_before(std::move(before)), m_after(std::move(after)) {}
-    void undo() override { m_document.setDay(m_before); }
-    void redo() override { m_document.setDay(m_after); }
+    void undo() override { m_document.setState(m_before); }
+    void redo() override { m_document.setState(m_after); }
 
 private:
     DayDocument& m_document;
-    TestDay m_before;
-    TestDay m_after;
+    State m_before;
+    State m_after;
 };
 
-DayDocument::DayDocument(QObject* parent) : QObject(parent) {
+DayDocument::DayDocument(QObject* parent) : QObject(parent), m_state(std::make_shared<const TestDay>()) {
+    m_undo.setUndoLimit(kUndoKept);
     m_worker = std::make_unique<AnalysisWorker>([this](quint64 number, std::shared_ptr<const DayAnalysis> result) {
         QMetaObject::invokeMethod(
             this, [this, number, result] { take(number, result); }, Qt::QueuedConnection);
@@ -76,7 +80,7 @@ void DayDocument::show(TestDay day, const fs::path& path, const std::string& sta
         setAccess(DayAccess::NotWritable, QString::fromStdString(m_lock.problem()));
     m_analysis.reset();
     m_settings.pairs.clear(); // they belong to the day before
-    setDay(day);
+    setState(std::make_shared<const TestDay>(std::move(day)));
 }
 
 void DayDocument::close() {
@@ -128,7 +132,7 @@ bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>&
         Q_EMIT editRefused();
         return false;
     }
-    m_undo.push(new DayEdit(*this, what, m_day, after));
+    m_undo.push(new DayEdit(*this, what, m_state, std::make_shared<const TestDay>(std::move(after))));
     keep();
     return true;
 }
@@ -141,8 +145,9 @@ void DayDocument::setSettings(const AnalysisSettings& settings) {
     ask();
 }
 
-void DayDocument::setDay(const TestDay& day) {
-    m_day = day;
+void DayDocument::setState(std::shared_ptr<const TestDay> state) {
+    m_state = std::move(state);
+    m_day = *m_state;
     m_dismissed = false;
     nameStored(m_day);
     Q_EMIT dayChanged();

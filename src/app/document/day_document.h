@@ -86,7 +86,7 @@ Q_SIGNALS:
 
 private:
     friend class DayEdit;
-    void setDay(const TestDay& day);
+    void setState(std::shared_ptr<const TestDay> state);
     void ask();
     void take(quint64 number, const std::shared_ptr<const DayAnalysis>& analysis);
     void keep();
@@ -96,7 +96,8 @@ private:
     void nameStored(TestDay& day) const;
     SavedDay writeTo(const std::filesystem::path& target);
 
-    TestDay m_day;
+    std::shared_ptr<const TestDay> m_state; ///< as the undo stack holds it
+    TestDay m_day;                          ///< the same, with the places of its rows as they are now
     std::filesystem::path m_path;
     bool m_open = false;
     bool m_dismissed = false; ///< nobody wants the edits that are not saved

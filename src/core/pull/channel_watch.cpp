@@ -44,21 +44,19 @@ ChannelWatch::ChannelWatch(std::vector<std::string> channels) {
 
 void ChannelWatch::take(double time_s, std::span<const double> values) {
     assert(values.size() == m_watched.size());
-    if (m_start_s < 0.0)
-        m_start_s = time_s;
     for (size_t i = 0; i < values.size(); ++i)
         watch(m_watched[i], time_s, values[i]);
 }
 
 void ChannelWatch::watch(Watched& c, double time_s, double value) {
     if (!std::isfinite(value)) {
-        if (c.missingSince_s < 0.0)
+        if (!c.missingSince_s)
             c.missingSince_s = time_s;
-        if (time_s - c.missingSince_s >= kMissing_s)
+        if (time_s - *c.missingSince_s >= kMissing_s)
             c.state = ChannelState::Missing;
         return;
     }
-    c.missingSince_s = -1.0;
+    c.missingSince_s.reset();
     if (++c.frames <= 2 || value != c.last) {
         if (c.frames > 2) {
             ++c.changes;

@@ -3,6 +3,7 @@
 #pragma once
 
 #include <cstddef>
+#include <optional>
 #include <span>
 #include <string>
 #include <vector>
@@ -31,7 +32,7 @@ private:
         double last = 0.0;
         double beforeLast = 0.0;
         double changedAt_s = 0.0;
-        double missingSince_s = -1.0;
+        std::optional<double> missingSince_s{};
         double longestStill_s = 0.0; ///< usual: longest wait between two changes so far, slowly forgotten
         long changes = 0;
         double usualScatter = 0.0; ///< slow mean of |second difference|
@@ -40,7 +41,6 @@ private:
     };
     void watch(Watched& channel, double time_s, double value);
     std::vector<Watched> m_watched;
-    double m_start_s = -1.0;
 };
 
 /// "frozen", "noisy", "no signal"; empty for good.

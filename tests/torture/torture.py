@@ -184,7 +184,7 @@ class Window:
             if what(now):
                 return now
             time.sleep(0.03)
-        raise Broken("waited in vain: " + json.dumps(now)[:600])
+        raise Broken("waited in vain: " + json.dumps(dict(now, pulls=len(now["pulls"]))))
 
     def end(self, how):
         self.process.send_signal(how)

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/errors/shown_text.h"
+#include "core/weather/humid_air.h"
 #include "formats/day_lock.h"
 #include "formats/day_store.h"
 #include "formats/import_files.h"
@@ -69,6 +70,10 @@ void run(const Options& o) {
     if (!isZipPath(target) && !fs::exists(target))
         makeFolders(target);                                      // the lock lives in it
     const FileLock lock = lockDayBriefly(target, kWaitForOthers); // from reading to the last byte
+    if (given == 3)
+        (void)humidAir(Atmosphere{*o.temperature,
+                                  *o.pressure * 1000.0,
+                                  {HumidityKind::RelativeHumidity_pct, *o.humidity}}); // such air exists
     TestDay day = openOrBegin(target);
     std::vector<std::string> added;
     for (const std::string& path : o.files) { // all are read before anything is written

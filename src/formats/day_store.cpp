@@ -157,6 +157,13 @@ void sumAttachments(SavedDay& out, const std::vector<std::string>& names,
             out.leftBehind.push_back(one.file);
 }
 
+/// A day that could not be read again is never written: whatever slipped in is named instead.
+std::string readableJson(const TestDay& day) {
+    std::string json = dayToJson(day);
+    (void)dayFromJson(json, "day.json");
+    return json;
+}
+
 void saveToFolder(SavedDay& out, const fs::path& target, const StoredFiles* source, bool inPlace) {
     makeFolders(target);
     std::error_code error;
@@ -179,7 +186,7 @@ void saveToFolder(SavedDay& out, const fs::path& target, const StoredFiles* sour
         keepAttachmentsInFolder(out, target, source);
     const auto there = openStoredFiles(target, Attachments::Unpacked);
     sumAttachments(out, there->names(), [&](const std::string& name) { return readIfThere(there.get(), name); });
-    const std::string json = dayToJson(out.day);
+    const std::string json = readableJson(out.day);
     out.stamp = sha256Hex(json);
     writeFileSafely(target / "day.json", json); // last: a day without it is not a day
 }
@@ -209,7 +216,7 @@ void saveToZip(SavedDay& out, const fs::path& target, const StoredFiles* source,
     for (const auto& [name, bytes] : files)
         names.push_back(name);
     sumAttachments(out, names, [&](const std::string& name) { return std::optional(files[name]); });
-    files["day.json"] = dayToJson(out.day);
+    files["day.json"] = readableJson(out.day);
     if (const fs::path folder = target.parent_path(); !folder.empty() && fs::is_directory(folder))
         removeStaleParts(folder);
     out.stamp = writeZip(target, files);

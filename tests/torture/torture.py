@@ -213,6 +213,8 @@ class Torture:
                 port = int(line.split(":")[1])
             if line.strip() == "ready":
                 break
+        self.cell_says = []
+        threading.Thread(target=lambda: self.cell_says.extend(self.cell.stdout), daemon=True).start()
         self.proxy = Proxy(port)
         self.done, self.counts, self.days, self.recorded = [], {}, 0, 0
         self.edit = 0
@@ -273,25 +275,29 @@ class Torture:
             raise Broken("acknowledged %s, on disk %s" % (json.dumps(self.saved), json.dumps(found)))
 
     def start_pull(self):
-        """The cell may still be busy with a pull of a window that was killed."""
-        for _ in range(10):
-            self.say("pull")
-            try:
-                return self.window.wait(lambda s: s["recorder"] == 2, 3)
-            except Broken:
-                continue
-        self.say("status")
-        os.set_blocking(self.cell.stdout.fileno(), False)
-        raise Broken("no pull began: %s; the cell: %s; last row sent: %s" %
-                     (json.dumps(self.window.status())[:600], (self.cell.stdout.read() or "")[-300:], self.proxy.rows[-1]))
+        """Once the cell is done with the pull of a window that was killed, and the window with what it saw of it."""
+        end = time.time() + 20
+        while not (self.cell_says and self.cell_says[-1].startswith("idling")):
+            self.say("status")
+            time.sleep(0.05)
+            if time.time() > end:
+                raise Broken("the cell does not come to rest")
+        time.sleep(0.4)  # two seconds after a pull, at eight times real time
+        before = len(self.window.wait(lambda s: s["recorder"] == 1)["pulls"])
+        self.say("pull")
+        try:
+            self.window.wait(lambda s: s["recorder"] == 2)
+        except Broken as broken:
+            raise Broken("no pull began (last row sent: %s): %s" % (self.proxy.rows[-1], broken))
+        return before
 
     # The actions
     def record(self):
         w = self.window
-        before = len(w.wait(lambda s: not s["stale"] and not s["busy"])["pulls"])
+        w.wait(lambda s: not s["stale"] and not s["busy"])
         w.ask("arm")
         fault = self.random.choice(["none", "none", "none", "odd", "odd", "ahead", "back", "freeze", "garbage", "header", "link"])
-        self.start_pull()
+        before = self.start_pull()
         time.sleep(self.random.uniform(0.05, 0.8))
         if fault == "odd":
             self.proxy.one_odd_row()
@@ -451,6 +457,7 @@ class Torture:
         if recording:
             self.window.ask("arm")
             self.start_pull()
+            self.acknowledge()
         if self.random.random() < 0.7:
             self.note()
         time.sleep(self.random.uniform(0.1, 0.5))

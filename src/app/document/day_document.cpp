@@ -254,6 +254,8 @@ void DayDocument::keep() {
         note.edits.push_back(m_undo.text(i).toStdString());
     for (int i = clean - 1; i >= m_undo.index(); --i)
         note.edits.push_back(tr("Undo: %1").arg(m_undo.text(i)).toStdString());
+    if (note.edits.empty()) // what was saved lies on a branch that was given up
+        note.edits.push_back(tr("Undo what was saved").toStdString());
     m_keeper->keep(m_day, std::move(note));
 }
 

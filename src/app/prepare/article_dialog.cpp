@@ -53,7 +53,8 @@ bool readFriction(const QString& text, std::vector<FrictionPoint>& out) {
         bool powerGood = false;
         const double rpm = pair.value(0).toDouble(&rpmGood);
         const double power_kw = pair.value(1).toDouble(&powerGood);
-        if (pair.size() != 2 || !rpmGood || !powerGood || !(rpm > 0.0) || !(power_kw >= 0.0))
+        if (pair.size() != 2 || !rpmGood || !powerGood || !(rpm > 0.0 && rpm < 1e6) ||
+            !(power_kw >= 0.0 && power_kw < 1e6))
             return false;
         out.push_back({rpm, 1000.0 * power_kw});
     }
@@ -338,7 +339,7 @@ void ArticleDialog::takeVehicle(Vehicle& v) const {
     for (const QString& word : m_gears->text().split(blanks, Qt::SkipEmptyParts)) {
         bool good = false;
         const double ratio = QString(word).replace(u',', u'.').toDouble(&good);
-        if (good && ratio > 0.0)
+        if (good && ratio > 0.0 && ratio < 1e6)
             v.gears.push_back(ratio);
     }
     v.speedLimit_kmh = m_speedLimit->number();

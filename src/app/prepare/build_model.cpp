@@ -1,13 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/build_model.h"
-#include "app/look/plain_text.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/theme.h"
 #include "app/look/words.h"
 #include "core/plan/design.h"
+#include "formats/budget.h"
 
 #include <algorithm>
+#include <cmath>
 
 using namespace Qt::StringLiterals;
 
@@ -43,6 +45,7 @@ std::optional<double> numberIn(const QString& text, bool& good) {
         return std::nullopt;
     }
     const double value = plain.toDouble(&good);
+    good = good && std::abs(value) <= budget::kNumber;
     return good ? std::optional(value) : std::nullopt;
 }
 

@@ -185,7 +185,7 @@ bool DayOffers::askAboutLeft(bool alsoShort) {
     QStringList what;
     if (!left.empty())
         what << tr("recordings that are not in the day: %1").arg(pullsText(left));
-    if (kept && !kept->note.edits.empty())
+    if (kept)
         what << tr("edits that were not saved (%1): %2").arg(whenText(kept->note.when), editsText(kept->note.edits));
     m_notice.say(tr("Kept from the last time: %1.").arg(what.join(tr("; and "))),
                  {answer(tr("Take it in"), [this, kept, left] { takeIn(kept, left); }),

@@ -4,6 +4,7 @@
 
 #include "core/weather/humid_air.h"
 
+#include <cmath>
 #include <optional>
 
 namespace hillrun {
@@ -25,9 +26,13 @@ struct WeatherReading {
         if (newer.humidity_pct)
             humidity_pct = newer.humidity_pct;
     }
-    /// The air as a pull keeps it; nothing while a part is missing.
+    /// The air as a pull keeps it; nothing while a part is missing or beyond what any place on earth has (a station
+    /// that is broken).
     [[nodiscard]] std::optional<Atmosphere> atmosphere() const {
         if (!temperature_c || !pressure_kpa || !humidity_pct)
+            return std::nullopt;
+        if (!(std::abs(*temperature_c) <= 100.0 && *pressure_kpa > 0.0 && *pressure_kpa <= 400.0 &&
+              *humidity_pct >= 0.0 && *humidity_pct <= 110.0))
             return std::nullopt;
         return Atmosphere{*temperature_c, *pressure_kpa * 1000.0, {HumidityKind::RelativeHumidity_pct, *humidity_pct}};
     }

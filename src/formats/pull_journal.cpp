@@ -75,6 +75,10 @@ bool PullJournal::begin(const fs::path& dayPath, const Pull& pull, const std::ve
         m_waiting += fmt::format("{}{} [{}]", i ? "," : "", columns[i].name, columns[i].unit);
     m_waiting += '\n';
     const fs::path folder = journalFolder(dayPath);
+    if (!fs::exists(folder.parent_path())) { // never made anew: the stick may come back
+        m_problem = "the folder of this day is gone";
+        return false;
+    }
     try {
         makeFolders(folder);
     } catch (const DataError& error) {

@@ -106,6 +106,10 @@ TEST_CASE("a folder that cannot be written is a state with words") {
     CHECK_FALSE(journal.problem().empty());
     giveRows(journal, 0, 10);
     CHECK_FALSE(journal.flush());
+    test::TemporaryFolder folder;
+    CHECK_FALSE(journal.begin(folder.path() / "pulled out", startedPull(), kColumns));
+    CHECK(journal.problem() == "the folder of this day is gone");
+    CHECK_FALSE(fs::exists(folder.path() / "pulled out"));
 }
 
 TEST_CASE("when the disk is full what was written stays readable") {

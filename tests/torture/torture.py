@@ -274,16 +274,19 @@ class Torture:
         if found != self.saved:
             raise Broken("acknowledged %s, on disk %s" % (json.dumps(self.saved), json.dumps(found)))
 
-    def start_pull(self):
-        """Once the cell is done with the pull of a window that was killed, and the window with what it saw of it."""
+    def settle(self):
+        """Until the cell rests and the window has taken what it saw: after a lost link also the rest of the pull."""
         end = time.time() + 20
         while not (self.cell_says and self.cell_says[-1].startswith("idling")):
             self.say("status")
             time.sleep(0.05)
             if time.time() > end:
                 raise Broken("the cell does not come to rest")
-        time.sleep(0.4)  # two seconds after a pull, at eight times real time
-        before = len(self.window.wait(lambda s: s["recorder"] == 1)["pulls"])
+        time.sleep(0.5)  # two seconds after a pull, at eight times real time
+        return self.window.wait(lambda s: s["recorder"] in (0, 1) and not s["stale"] and not s["busy"])
+
+    def start_pull(self):
+        before = len(self.settle()["pulls"])
         self.say("pull")
         try:
             self.window.wait(lambda s: s["recorder"] == 2)
@@ -319,6 +322,8 @@ class Torture:
             raise Broken("a pull with fault %s does not count" % fault)
         self.counts["fault " + fault] = self.counts.get("fault " + fault, 0) + 1
         self.recorded += 1
+        if fault == "link":
+            self.settle()
         self.acknowledge()
 
     def note(self):
@@ -446,7 +451,7 @@ class Torture:
         self.window.ask("do day.save")
         status = self.window.status()
         if not status["modified"] or os.path.exists(self.day):
-            raise Broken("saved to a place that is gone")
+            raise Broken("saved to a place that is gone: %s, %s" % (json.dumps(status), os.path.exists(self.day) and os.listdir(self.day)))
         os.rename(away, self.day)
         self.save()
 

@@ -5,6 +5,7 @@
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
+#include "formats/pull_file.h"
 #include "formats/pull_journal.h"
 #include "formats/pull_repair.h"
 
@@ -72,6 +73,17 @@ QString pullsText(const std::vector<LeftPull>& left) {
                    .arg(one.end.empty() || one.end == kJournalComplete ? QString()
                                                                        : u" ("_s + qs(shownText(one.end, 60)) + u")"_s);
     return out.join(u"; "_s);
+}
+
+double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : 101.325; }
+
+bool canBeRead(const std::string& text, const Pull& pull) {
+    try {
+        (void)readPullText(text, pull.file, ambientOf(pull));
+        return true;
+    } catch (const DataError&) {
+        return false;
+    }
 }
 
 /// The pull as it comes into the day: one that was cut short may lack what counts, so it comes set aside.
@@ -243,11 +255,11 @@ bool DayOffers::askAboutBadPull(const std::string& id) {
     Pull copy = *pull;
     try {
         const std::string text = pullFileText(copy, m_document.path());
-        if (!copy.sha256.empty() && sha256Hex(text) != copy.sha256) {
+        const bool changed = !copy.sha256.empty() && sha256Hex(text) != copy.sha256;
+        if (changed && canBeRead(text, copy))
             offerAsItIs(*pull);
-            return true;
-        }
-        offerRepair(*pull);
+        else
+            offerRepair(*pull);
     } catch (const DataError&) { // not there, or nothing to be made of it
         m_notice.say(tr("%1 could not be read and is left out. %2").arg(qs(id), what),
                      {answer(tr("Set it aside"), [this, id] { setAside(id, tr("its file cannot be read")); }),
@@ -273,8 +285,7 @@ void DayOffers::offerAsItIs(const Pull& pull) {
 }
 
 void DayOffers::offerRepair(const Pull& pull) {
-    const double ambient_kpa = pull.weather ? pull.weather->pressure_pa / 1000.0 : 101.325;
-    const RepairedPull repaired = repairPullText(pullFileText(pull, m_document.path()), pull.file, ambient_kpa);
+    const RepairedPull repaired = repairPullText(pullFileText(pull, m_document.path()), pull.file, ambientOf(pull));
     m_notice.say(tr("%1 could not be read and is left out. It can be repaired (%2); its file stays as it is.")
                      .arg(qs(pull.id), qs(shownText(repaired.done))),
                  {answer(tr("Repair it"),

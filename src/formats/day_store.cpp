@@ -141,9 +141,24 @@ void keepAttachmentsInFolder(SavedDay& out, const fs::path& target, const Stored
     }
 }
 
+/// Out of a zip names come composed; whatever spells them otherwise follows.
+void followNames(TestDay& day, const std::vector<std::string>& names) {
+    const auto follow = [&](std::string& file) {
+        if (std::find(names.begin(), names.end(), file) == names.end() &&
+            std::find(names.begin(), names.end(), composed(file)) != names.end())
+            file = composed(file);
+    };
+    for (Attachment& attachment : day.attachments)
+        follow(attachment.file);
+    for (Build& build : day.builds)
+        for (std::string& file : build.attachments)
+            follow(file);
+}
+
 /// Gives every file under attachments/ its checksum; those that are known keep it.
 void sumAttachments(SavedDay& out, const std::vector<std::string>& names,
                     const std::function<std::optional<std::string>(const std::string&)>& read) {
+    followNames(out.day, names);
     for (const std::string& name : names) {
         const bool known = std::any_of(out.day.attachments.begin(), out.day.attachments.end(),
                                        [&](const Attachment& a) { return a.file == name; });

@@ -7,6 +7,8 @@
 #include "formats/zip.h"
 
 #include <algorithm>
+#include <cstdlib>
+#include <utf8proc.h>
 
 namespace fs = std::filesystem;
 
@@ -46,8 +48,11 @@ public:
         : m_files(readZip(path, [attachments](const std::string& name) {
               return attachments == Attachments::Unpacked || !isAttachment(name);
           })) {}
+    /// The archive library gives names composed (NFC); day.json may spell them otherwise, as some systems do.
     [[nodiscard]] std::optional<std::string> read(const std::string& name) const override {
-        const auto it = m_files.find(name);
+        auto it = m_files.find(name);
+        if (it == m_files.end())
+            it = m_files.find(composed(name));
         return it == m_files.end() ? std::nullopt : std::optional(it->second);
     }
     [[nodiscard]] std::vector<std::string> names() const override {
@@ -62,6 +67,12 @@ private:
 };
 
 } // namespace
+
+std::string composed(const std::string& text) {
+    const std::unique_ptr<utf8proc_uint8_t, decltype(&std::free)> out(
+        utf8proc_NFC(reinterpret_cast<const utf8proc_uint8_t*>(text.c_str())), std::free);
+    return out ? reinterpret_cast<const char*>(out.get()) : text;
+}
 
 std::unique_ptr<StoredFiles> openStoredFiles(const fs::path& path, Attachments attachments) {
     std::error_code error;

@@ -25,6 +25,8 @@ enum class Attachments { LeftPacked, Unpacked };
 /// Opens a folder, its day.json or a zip. Throws DataError (FileMissing, FileEmpty, NotADay, ArchiveBroken ...).
 std::unique_ptr<StoredFiles> openStoredFiles(const std::filesystem::path& path, Attachments attachments);
 
+/// The text in Unicode's composed form (NFC), in which names come out of a zip; as it is when it is no UTF-8.
+std::string composed(const std::string& text);
 /// "attachments/port.jpg", also below a folder of its own in a zip.
 bool isAttachment(const std::string& name);
 

@@ -7,6 +7,7 @@
 #include "formats/csv_table.h"
 #include "formats/day_json.h"
 #include "formats/day_store.h"
+#include "formats/day_verify.h"
 #include "formats/json_reader.h"
 #include "formats/pull_file.h"
 #include "support.h"
@@ -190,6 +191,23 @@ TEST_CASE("names outside ASCII in a zip are read and written in any locale") {
     CHECK(files.contains("attachments/Kr\xC3\xBCmmer \xE2\x82\xAC.txt"));
     CHECK(readDay(folder.path() / "day.zip").pulls[0].raw->rows() == 2);
     std::setlocale(LC_ALL, before.c_str());
+}
+
+TEST_CASE("names that are spelled decomposed are found in a zip too") {
+    const test::TemporaryFolder folder;
+    const std::string name = "zu\xCC\x88g"; // u and its dots apart, as some file systems write them
+    fs::create_directories(folder.path() / "day" / "attachments");
+    fs::create_directories(folder.path() / "day" / "pulls");
+    std::string day = kDay;
+    day.replace(day.find("p01.csv"), 3, name);
+    std::ofstream(folder.path() / "day" / "day.json") << day;
+    std::ofstream(folder.path() / "day" / "pulls" / (name + ".csv")) << kPull;
+    std::ofstream(folder.path() / "day" / "attachments" / (name + ".txt")) << "x";
+    saveDay(readDay(folder.path() / "day"), folder.path() / "day.zip", folder.path() / "day");
+    CHECK(readDay(folder.path() / "day.zip").pulls[0].raw->rows() == 2);
+    CHECK(verifyDay(folder.path() / "day.zip").good());
+    saveDay(readDay(folder.path() / "day.zip"), folder.path() / "again", folder.path() / "day.zip");
+    CHECK(verifyDay(folder.path() / "again").good());
 }
 
 TEST_CASE("a name that no file system takes is refused where it comes in") {

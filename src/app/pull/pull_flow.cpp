@@ -240,6 +240,8 @@ void PullFlow::redate(const DatedPull& dated) {
 }
 
 void PullFlow::save() {
+    if (m_document.path().empty())
+        return; // kept like every edit until it has a place
     try {
         m_document.save();
     } catch (const DataError& error) {

@@ -155,8 +155,12 @@ void DayOffers::next() {
     while (!m_questions.empty()) {
         const Question question = std::move(m_questions.front());
         m_questions.pop_front();
-        if (question())
-            return;
+        try {
+            if (question())
+                return;
+        } catch (const DataError& error) { // what was kept cannot be read: the other questions go on
+            m_dialogs.showError(m_window, tr("Something that was kept cannot be read"), qs(error.what()));
+        }
     }
 }
 

@@ -36,7 +36,8 @@ GuardedApplication::GuardedApplication(int& argc, char** argv) : QApplication(ar
     m_signals = new QSocketNotifier(signalPipe[0], QSocketNotifier::Read, this);
     connect(m_signals, &QSocketNotifier::activated, this, &GuardedApplication::endSession);
     for (const int signal : {SIGTERM, SIGINT, SIGHUP})
-        std::signal(signal, onSignal);
+        if (std::signal(signal, onSignal) == SIG_IGN) // started with nohup, say
+            std::signal(signal, SIG_IGN);
 }
 
 GuardedApplication::~GuardedApplication() {

@@ -147,6 +147,19 @@ TEST_CASE("rows that were lost or held up on the way are no fault") {
     CHECK_FALSE(logger.clock.faults().any());
 }
 
+TEST_CASE("lost rows are no fault either after an earlier fault, or on a stream that runs fast") {
+    Logger logger;
+    logger.speed = GENERATE(1.0, 20.0);
+    logger.run(5.0);
+    logger.shown_s -= 1000.0; // set back once
+    logger.run(5.0);
+    const double before = logger.out.back();
+    logger.pause(2.0);
+    logger.run(1.0);
+    CHECK(logger.out.back() == Approx(before + 3.0 * logger.speed).margin(0.05 * logger.speed));
+    CHECK(logger.clock.faults() == ClockFaults{0, 1, 0, 0});
+}
+
 TEST_CASE("a simulated cell that runs twenty times as fast is followed, faults and all") {
     Logger logger;
     logger.speed = 20.0;

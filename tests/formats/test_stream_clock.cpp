@@ -160,6 +160,18 @@ TEST_CASE("lost rows are no fault either after an earlier fault, or on a stream 
     CHECK(logger.clock.faults() == ClockFaults{0, 1, 0, 0});
 }
 
+TEST_CASE("a clock that was set back once is no less watched afterwards") {
+    Logger logger;
+    logger.run(5.0);
+    logger.shown_s -= 1000.0;
+    logger.run(5.0);
+    const double before = logger.out.back();
+    logger.shown_s += 600.0;
+    logger.run(5.0);
+    CHECK(logger.out.back() == Approx(before + 5.0).margin(0.02));
+    CHECK(logger.clock.faults() == ClockFaults{1, 1, 0, 0});
+}
+
 TEST_CASE("a simulated cell that runs twenty times as fast is followed, faults and all") {
     Logger logger;
     logger.speed = 20.0;

@@ -95,7 +95,6 @@ void DayKeeper::keep(const TestDay& day, const KeptNote& note) {
     }
     writeFileSafely(m_folder / kNoteFile, noteText(note, unsaved));
     writeFileSafely(m_folder / "day.json", dayToJson(kept)); // last: without it nothing is offered
-    m_note = note;
 }
 
 void DayKeeper::drop() {

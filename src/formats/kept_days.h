@@ -46,7 +46,6 @@ private:
     std::filesystem::path m_folder;
     FileLock m_lock;
     std::map<const ChannelTable*, Written> m_written;
-    KeptNote m_note;
 };
 
 /// What a program that is no more left behind.

@@ -101,7 +101,7 @@ void judgeDay(const FitInput& input, double truth, bool wantFlags, Tally& tally)
     std::nth_element(half.begin(), half.begin() + static_cast<std::ptrdiff_t>(half.size() / 2), half.end());
     tally.halfWidths.push_back(100.0 * half[half.size() / 2]);
     if (wantFlags)
-        tally.flagged += flagPulls(input).empty() ? 0 : 1;
+        tally.flagged += flagPulls(fitDay(input)).empty() ? 0 : 1;
 }
 
 } // namespace

@@ -223,6 +223,8 @@ void PullRecorder::close(PullEnd end) {
 }
 
 void PullRecorder::finish() {
+    for (Column& column : m_table.columns)
+        column.values.shrink_to_fit(); // it grew row by row, and may stay in memory all day
     const bool tooShort = m_closedAt_s - m_startedAt_s < kShortest_s || m_highest_rpm - m_lowest_rpm < kShortest_rpm;
     Recording out{std::move(m_table), m_end, m_byHand, m_startedAt_s - m_firstTime_s, m_joined};
     m_table = {};

@@ -4,6 +4,7 @@
 #include "core/compare/judge.h"
 #include "core/errors/shown_text.h"
 #include "core/slip/day_events.h"
+#include "engine/day_engine.h"
 #include "formats/answers_json.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
@@ -82,12 +83,13 @@ AnalysisSettings withBands(const AnalysisSettings& settings, const TestDay& day)
 }
 
 /// Analyses a day for a reader who cannot ask back: no pull or no shared range is an error.
-DayAnalysis analyseOrThrow(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache) {
-    DayAnalysis analysis = analyse(day, settings, cache);
-    const bool pairMissing = !settings.pairs.empty() && analysis.comparisons.size() < settings.pairs.size();
-    if (!analysis.model || pairMissing) {
-        std::string why = analysis.whyNoComparison;
-        for (const PullResult& pull : analysis.pulls)
+std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
+                                                  DayEngine& engine) {
+    auto analysis = engine.analyse(day, settings);
+    const bool pairMissing = !settings.pairs.empty() && analysis->comparisons.size() < settings.pairs.size();
+    if (!analysis->model || pairMissing) {
+        std::string why = analysis->whyNoComparison;
+        for (const PullResult& pull : analysis->pulls)
             if (!pull.used)
                 why += fmt::format("; {}: {}", pull.id, pull.whyLeftOut);
         throw DataError(Problem::NothingToCompare, {why});
@@ -120,9 +122,9 @@ std::string batchLine(const std::string& path, const AnalysisSettings& settings)
     Json out;
     out["day"] = path;
     try {
-        DrawCache cache;
+        DayEngine engine(1); // the days are side by side already
         const TestDay day = readDay(path);
-        const Json answer = analyseAnswer(analyseOrThrow(day, withBands(settings, day), cache));
+        const Json answer = analyseAnswer(*analyseOrThrow(day, withBands(settings, day), engine));
         for (const auto& [key, value] : answer.items())
             out[key] = value;
         return dumpJson(out);
@@ -161,12 +163,12 @@ void runAnalyse(const AnalyseOptions& o) {
     const AnalysisSettings settings = settingsOf(o);
     const TestDay day = readDay(o.day);
     warnOf(day);
-    DrawCache cache;
-    const DayAnalysis analysis = analyseOrThrow(day, withBands(settings, day), cache);
+    DayEngine engine;
+    const auto analysis = analyseOrThrow(day, withBands(settings, day), engine);
     if (o.json || o.jsonLines)
-        fmt::print("{}\n", dumpJson(analyseAnswer(analysis)));
+        fmt::print("{}\n", dumpJson(analyseAnswer(*analysis)));
     else
-        printText(day, analysis);
+        printText(day, *analysis);
 }
 
 void runReduce(const std::string& path, const std::string& id, const AirOptions& air, bool json) {
@@ -175,26 +177,27 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
     const Pull* pull = findPull(day, id);
     if (!pull)
         throw DataError(Problem::UnknownPull, {id}, {.file = path});
-    Curve curve;
+    PullResult own;
+    const auto number = static_cast<size_t>(pull - day.pulls.data());
     try {
         if (!pull->raw)
             throw DataError(Problem::FileUnreadable, {pull->problem});
-        ReducedDay reduced = reduceDay(day, settings);
-        PullResult& own = reduced.pulls[static_cast<size_t>(pull - day.pulls.data())];
+        const ReducedDay reduced = reduceDay(day, settings);
+        own = reduced.pulls[number];
         if (!own.curve) // once more, for its own error
             (void)reduce(*pull, dynoOf(day), settings, reduced.loss);
-        curve = std::move(*own.curve);
-        own.curve = curve;
-        curve.events = eventsOf(day, reduced.pulls, id);
+        own.events = findEvents(*pull->raw, *own.curve,
+                                eventContext(day, reduced.pulls, number, companionsOfAll(reduced.pulls)[number]));
     } catch (const DataError& error) {
         throw error.inFile(pull->file);
     }
+    const Curve& curve = *own.curve;
     if (json)
-        fmt::print("{}\n", dumpJson(reduceAnswer(curve)));
+        fmt::print("{}\n", dumpJson(reduceAnswer(curve, own.events)));
     else
         fmt::print("{}: {:.2f} kW at {:.0f} rpm, factor {:.4f}, {:.0f}-{:.0f} rpm\n", id,
                    curve.peakPower_w.value / 1000.0, curve.peakPower_w.rpm, curve.air.factor,
-                   curve.sweep.window_rpm.low, curve.sweep.window_rpm.high);
+                   curve.sweep().window_rpm.low, curve.sweep().window_rpm.high);
 }
 
 void runExport(const std::string& path, const std::string& target, const AirOptions& air) {
@@ -208,11 +211,12 @@ void runExport(const std::string& path, const std::string& target, const AirOpti
         (void)saveDay(day, target, path);
         return;
     }
-    DrawCache cache;
+    DayEngine engine;
     AnalysisSettings all;
     all.reduce = settings;
     all.bands = day.bands;
-    const DayAnalysis analysis = analyseOrThrow(day, all, cache);
+    const auto worked = analyseOrThrow(day, all, engine);
+    const DayAnalysis& analysis = *worked;
     if (ending == ".csv")
         writeFileSafely(target, curvesCsv(day, analysis, {}));
     else if (ending == ".json")

@@ -220,31 +220,39 @@ Json weatherCase(const Json& weather) {
     return weatherAnswer(standard, humid, factor);
 }
 
-Json reduceAnswer(const Curve& curve) {
+namespace {
+
+Json eventsJson(const std::vector<Event>& found) {
+    Json out = Json::array();
+    for (const Event& event : found)
+        out.push_back({{"kind", event.kind},
+                       {"from_rpm", event.range_rpm.low},
+                       {"to_rpm", event.range_rpm.high},
+                       {"from_s", event.from_s},
+                       {"to_s", event.to_s},
+                       {"size", event.size},
+                       {"why", event.why}});
+    return out;
+}
+
+} // namespace
+
+Json reduceAnswer(const Curve& curve, const std::vector<Event>& events) {
     Json trimmed = Json::array();
-    for (const Trim& trim : curve.sweep.trims)
+    for (const Trim& trim : curve.sweep().trims)
         trimmed.push_back({{"from_s", trim.from_s}, {"to_s", trim.to_s}, {"why", trimReasonText(trim.reason)}});
-    Json events = Json::array();
-    for (const Event& event : curve.events)
-        events.push_back({{"kind", event.kind},
-                          {"from_rpm", event.range_rpm.low},
-                          {"to_rpm", event.range_rpm.high},
-                          {"from_s", event.from_s},
-                          {"to_s", event.to_s},
-                          {"size", event.size},
-                          {"why", event.why}});
     return {{"rpm", curve.rpm},
             {"torque_nm", scaled(curve.torque_nm, 1.0)},
             {"power_kw", kilowatts(curve.power_w)},
             {"factor", curve.air.factor},
             {"power_at", placeShort(curve.place)},
             {"boost_correction", curve.air.school.empty() ? Json(nullptr) : Json(curve.air.school)},
-            {"basis", curve.source->basis},
-            {"ratio", curve.source->ratio ? Json(*curve.source->ratio) : Json(nullptr)},
+            {"basis", curve.source().basis},
+            {"ratio", curve.source().ratio ? Json(*curve.source().ratio) : Json(nullptr)},
             {"roughness_pct", curve.roughness_pct},
-            {"window_rpm", {curve.sweep.window_rpm.low, curve.sweep.window_rpm.high}},
+            {"window_rpm", {curve.sweep().window_rpm.low, curve.sweep().window_rpm.high}},
             {"trimmed", trimmed},
-            {"events", events},
+            {"events", eventsJson(events)},
             {"peak_power", peakJson(curve.peakPower_w, 0.001)},
             {"peak_torque", peakJson(curve.peakTorque_nm, 1.0)}};
 }
@@ -266,6 +274,9 @@ Json analyseAnswer(const DayAnalysis& analysis) {
     for (const Comparison& comparison : analysis.comparisons)
         out["comparisons"].push_back(comparisonJson(comparison));
     out["flags"] = flagsJson(analysis);
+    out["events"] = Json::object();
+    for (const PullResult& pull : analysis.pulls)
+        out["events"][pull.id] = eventsJson(pull.events);
     return out;
 }
 

@@ -10,7 +10,7 @@
 namespace hillrun {
 
 Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& factor);
-Json reduceAnswer(const Curve& curve);
+Json reduceAnswer(const Curve& curve, const std::vector<Event>& events);
 Json analyseAnswer(const DayAnalysis& analysis);
 
 /// One case of a weather batch. Throws DataError for a case that cannot be answered.

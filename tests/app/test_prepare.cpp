@@ -241,7 +241,9 @@ TEST_CASE("the repeatability of an article is remembered from its days") {
     CHECK(known.sd == Approx(analysis.model->levelSd));
     CHECK(known.degreesOfFreedom == analysis.model->degreesOfFreedom);
     DayAnalysis noisy = analysis;
-    noisy.model->levelSd = 2.0 * analysis.model->levelSd;
+    DayModel twice = *analysis.model;
+    twice.levelSd *= 2.0;
+    noisy.model = std::make_shared<const DayModel>(twice);
     log.note(day, folder.path() / "two", noisy);
     known = log.of(day.article.name, {});
     CHECK(known.days == 2);

@@ -142,7 +142,7 @@ TEST_CASE("a trim is dragged, shown with its reason and undone") {
     w.window->selection().setPull("p05");
     auto* board = w.find<Board>("overlayBoard");
     QTest::qWait(50);
-    const double low = w.analysis().pulls[4].curve->sweep.window_rpm.low;
+    const double low = w.analysis().pulls[4].curve->sweep().window_rpm.low;
     drag(board, board->pixelOf(low), board->pixelOf(3500.0));
     REQUIRE(test::waitFor([&] { return findPull(w.window->document().day(), "p05")->window_rpm.has_value(); }));
     REQUIRE(w.settled());

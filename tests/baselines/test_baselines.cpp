@@ -134,15 +134,14 @@ TEST_CASE("the answers and sheets of the demo days are as accepted") {
         DYNAMIC_SECTION(name) {
             const TestDay day = readDay(test::dataFolder() / "demo" / name);
             DrawCache cache;
-            const DayAnalysis analysis = analyse(day, {}, cache);
+            DayAnalysis analysis = analyse(day, {}, cache);
+            addEvents(day, analysis.pulls);
             checkAgainst(baselineFolder() / name / "analyse.txt", jsonText(analyseAnswer(analysis)));
             std::string reduced;
             for (const PullResult& pull : analysis.pulls) {
                 if (!pull.curve)
                     continue;
-                Curve curve = *pull.curve;
-                curve.events = eventsOf(day, analysis.pulls, pull.id);
-                Json answer = reduceAnswer(curve);
+                Json answer = reduceAnswer(*pull.curve, pull.events);
                 for (const char* key : {"rpm", "torque_nm", "power_kw"}) { // every tenth point will do
                     Json thin = Json::array();
                     for (size_t i = 0; i < answer[key].size(); i += 10)

@@ -19,9 +19,8 @@ namespace {
 struct Against {
     Sketch good;
     Curve curve = good.curve();
-    ChannelTraits traits = channelTraits(good.table, curve);
     EventContext context;
-    explicit Against(const Sketch& sketch) : good(sketch) { context.references = {{&curve, &traits, 98.0}}; }
+    explicit Against(const Sketch& sketch) : good(sketch) { context.references = {{&curve, 98.0}}; }
     [[nodiscard]] std::string places(const Sketch& sketch) const {
         return placesOf(findEvents(sketch.table, sketch.curve(), context));
     }
@@ -138,7 +137,7 @@ TEST_CASE("another gear than the others', or than the one noted") {
     ReduceSettings settings;
     settings.standard = Standard::Uncorrected;
     const Curve curve = reduce(pull, dyno, settings);
-    CHECK(*curve.source->ratio == Approx(overall).epsilon(0.001));
+    CHECK(*curve.source().ratio == Approx(overall).epsilon(0.001));
     EventContext context;
     context.gearRatios = {1.6 * overall, overall, 0.7 * overall};
     context.gear = 2;

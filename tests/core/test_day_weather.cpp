@@ -52,7 +52,7 @@ TEST_CASE("rows behind a curve carry its factor and lie where it lies") {
     REQUIRE(rows.rpm.size() > 200);
     for (size_t i = 30; i + 30 < rows.rpm.size(); i += 20)
         CHECK(rows.power_w[i] == Approx(valueAt(curve, curve.power_w, rows.rpm[i])).epsilon(0.003));
-    CHECK(rows.rpm.front() == Approx(curve.sweep.whole_rpm.low).margin(20.0));
+    CHECK(rows.rpm.front() == Approx(curve.sweep().whole_rpm.low).margin(20.0));
     for (const double rpm : {3000.0, 4512.0, 6000.0})
         CHECK(speedAtTime(curve, timeAtSpeed(curve, rpm)) == Approx(rpm).margin(15.0));
     CHECK(std::isnan(timeAtSpeed(curve, 20000.0)));
@@ -83,11 +83,13 @@ TEST_CASE("derived figures are the textbook's") {
     curve.power_w = {80000.0};
     curve.torque_nm = {80000.0 / angularSpeed(6000.0)};
     curve.air.factor = 1.25;
-    curve.channels = {{"manifold_pressure", {158.0}},
-                      {"exhaust_back_pressure", {188.0}},
-                      {"airbox_pressure", {96.5}},
-                      {"air_fuel_ratio", {12.5}},
-                      {"fuel_flow", {16.0}}};
+    Observed seen;
+    seen.channels = {{"manifold_pressure", {158.0}},
+                     {"exhaust_back_pressure", {188.0}},
+                     {"airbox_pressure", {96.5}},
+                     {"air_fuel_ratio", {12.5}},
+                     {"fuel_flow", {16.0}}};
+    curve.seen = std::make_shared<const Observed>(seen);
     std::map<std::string, DerivedChannel> found;
     for (const DerivedChannel& channel : derivedChannels(article, pull, curve))
         found[channel.name] = channel;

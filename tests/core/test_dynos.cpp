@@ -99,9 +99,9 @@ TEST_CASE("brakes of every kind give the engine back, sweeping up and down") {
                 INFO(cellKindName(kind) << " " << sweepName(sweep) << " seed " << seed);
                 const Curve curve = curveOf(spec, seed);
                 checkRecovered(curve, engineOf(spec));
-                CHECK(curve.sweep.window_rpm.low < 2600.0); // trims within 100 rpm of the truth
-                CHECK(curve.sweep.window_rpm.high > 6900.0);
-                CHECK(curve.sweep.window_rpm.high <= 7005.0);
+                CHECK(curve.sweep().window_rpm.low < 2600.0); // trims within 100 rpm of the truth
+                CHECK(curve.sweep().window_rpm.high > 6900.0);
+                CHECK(curve.sweep().window_rpm.high <= 7005.0);
             }
         }
     }
@@ -112,19 +112,19 @@ TEST_CASE("held steps give the engine back, and say what was between them") {
         sim::CellSpec spec = cell(0.6);
         spec.day.cell.sweep = SweepDirection::Steps;
         const Curve curve = curveOf(spec, seed);
-        REQUIRE(curve.steps.size() == 10);
-        for (size_t i = 0; i < curve.steps.size(); ++i) {
-            CHECK(curve.steps[i].rpm == Approx(2500.0 + 500.0 * static_cast<double>(i)).margin(5.0));
-            CHECK(curve.steps[i].torque_nm == Approx(engineOf(spec)(curve.steps[i].rpm)).epsilon(0.002));
-            CHECK(curve.steps[i].torqueSd_nm < 0.003 * curve.steps[i].torque_nm);
+        REQUIRE(curve.steps().size() == 10);
+        for (size_t i = 0; i < curve.steps().size(); ++i) {
+            CHECK(curve.steps()[i].rpm == Approx(2500.0 + 500.0 * static_cast<double>(i)).margin(5.0));
+            CHECK(curve.steps()[i].torque_nm == Approx(engineOf(spec)(curve.steps()[i].rpm)).epsilon(0.002));
+            CHECK(curve.steps()[i].torqueSd_nm < 0.003 * curve.steps()[i].torque_nm);
         }
         checkRecovered(curve, engineOf(spec));
         int between = 0;
-        for (const Trim& trim : curve.sweep.trims)
+        for (const Trim& trim : curve.sweep().trims)
             between += trim.reason == TrimReason::BetweenSteps ? 1 : 0;
         CHECK(between == 9);
-        CHECK(curve.sweep.window_rpm.low == Approx(2500.0).margin(5.0));
-        CHECK(curve.sweep.window_rpm.high == Approx(7000.0).margin(5.0));
+        CHECK(curve.sweep().window_rpm.low == Approx(2500.0).margin(5.0));
+        CHECK(curve.sweep().window_rpm.high == Approx(7000.0).margin(5.0));
     }
 }
 
@@ -134,7 +134,7 @@ TEST_CASE("held steps obey a window set by hand and need four speeds") {
     TestDay day = sim::simulateDay(spec, 3);
     day.pulls[0].window_rpm = RpmRange{3400.0, 5600.0};
     const Curve curve = reduce(day.pulls[0], dynoOf(day), {});
-    CHECK(curve.steps.size() == 5);
+    CHECK(curve.steps().size() == 5);
     CHECK(curve.rpm.front() >= 3500.0 - 5.0);
     CHECK(curve.rpm.back() <= 5500.0 + 5.0);
     day.pulls[0].window_rpm = RpmRange{3400.0, 4600.0};
@@ -165,11 +165,11 @@ TEST_CASE("inertia rollers give back what arrives at the wheels") {
         sim::CellSpec spec = rollers(0.6);
         const Curve plain = curveOf(spec, seed);
         checkRecovered(plain, engineOf(spec));
-        CHECK(plain.source->ratio.value() == Approx(kRatio).epsilon(0.001));
-        CHECK(plain.source->differentiation_s >= 0.1);
-        CHECK(plain.source->differentiation_s <= 1.2);
-        REQUIRE_FALSE(plain.source->basis.empty());
-        CHECK(plain.source->basis.front().find("differentiated over") != std::string::npos);
+        CHECK(plain.source().ratio.value() == Approx(kRatio).epsilon(0.001));
+        CHECK(plain.source().differentiation_s >= 0.1);
+        CHECK(plain.source().differentiation_s <= 1.2);
+        REQUIRE_FALSE(plain.source().basis.empty());
+        CHECK(plain.source().basis.front().find("differentiated over") != std::string::npos);
         CHECK(placeText(plain.place) == "at the wheel");
 
         spec.losses = {6.0, 0.05, 0.0004};
@@ -317,7 +317,7 @@ TEST_CASE("engine speed comes from the rollers when it was not recorded") {
     day.article.vehicle.gears = {2.0, kRatio / 4.0 * 0.29 / 0.25};
     const Curve curve = reduce(day.pulls[0], dynoOf(day), {});
     checkRecovered(curve, engineOf(spec));
-    CHECK(curve.source->basis.front().find("from gear and tyre") != std::string::npos);
+    CHECK(curve.source().basis.front().find("from gear and tyre") != std::string::npos);
 }
 
 TEST_CASE("engine speed comes from the road speed, gear and tyre when there is nothing else") {
@@ -351,7 +351,7 @@ TEST_CASE("a torque in the wrong unit is corrected on top of its rows") {
     day.pulls[0].torqueFactor = unit::kPoundFoot_nm;
     const Curve after = reduce(day.pulls[0], dynoOf(day), {});
     CHECK(after.power_w[10] == Approx(unit::kPoundFoot_nm * before.power_w[10]));
-    CHECK(after.source->basis.back().find("corrected by hand") != std::string::npos);
+    CHECK(after.source().basis.back().find("corrected by hand") != std::string::npos);
     std::vector<std::string> words; // 1.3558 is lbf.ft, and within 1.2 % of PS and hp as well
     for (const UnitAnswer& answer : unitAnswers(1.3558))
         words.push_back(answer.words);

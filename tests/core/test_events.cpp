@@ -72,8 +72,7 @@ TEST_CASE("boost is held against the other pulls of the build, whatever the weat
     EventContext context;
     context.boosted = true;
     context.ambient_kpa = 98.0;
-    const ChannelTraits traits = channelTraits(good.table, curve);
-    context.references = {{&curve, &traits, 98.0}};
+    context.references = {{&curve, 98.0}};
     const auto lower = [](double by) {
         return Sketch().spoil("manifold_pressure", 4.0, 11.0, [by](double v, size_t) { return v - by; });
     };
@@ -93,8 +92,7 @@ TEST_CASE("what the other pulls do too is no event of this one") {
     const Sketch other = noisy();
     const Curve curve = other.curve();
     EventContext context;
-    const ChannelTraits traits = channelTraits(other.table, curve);
-    context.references = {{&curve, &traits, 98.0}};
+    context.references = {{&curve, 98.0}};
     CHECK(noisy().events(context).empty());
 }
 

@@ -135,15 +135,15 @@ TEST_CASE("a broken pull is flagged and it is the right one") {
     int rightBreakup = 0, rightLevel = 0, cleanFlagged = 0;
     for (unsigned seed = 1; seed <= 40; ++seed) {
         const FitInput clean = sketchDay({"AAABBBAAA", 1.0, 0.0, 0.4, 0.4, seed});
-        cleanFlagged += flagPulls(clean).empty() ? 0 : 1;
+        cleanFlagged += flagPulls(fitDay(clean)).empty() ? 0 : 1;
         FitInput broken = clean;
         for (Eigen::Index p = 75; p < 91; ++p) // breakup: kinks of 4 % over the last 800 rpm
             broken.logPower(4, p) -= p % 3 == 0 ? 0.04 : 0.0;
-        const auto flags = flagPulls(broken);
+        const auto flags = flagPulls(fitDay(broken));
         rightBreakup += !flags.empty() && flags.front().pull == 4 && flags.front().kind == FlagKind::Rough ? 1 : 0;
         FitInput low = clean;
         low.logPower.row(7).array() -= 0.06;
-        const auto lows = flagPulls(low);
+        const auto lows = flagPulls(fitDay(low));
         rightLevel += !lows.empty() && lows.front().pull == 7 && lows.front().kind == FlagKind::Level ? 1 : 0;
     }
     CHECK(rightBreakup >= 38);
@@ -154,7 +154,7 @@ TEST_CASE("a broken pull is flagged and it is the right one") {
 TEST_CASE("of two pulls that disagree neither is blamed") {
     FitInput input = sketchDay({"AAAAAABB", 0.0, 0.0, 0.1, 0.1});
     input.logPower.row(7).array() -= 0.05;
-    const auto flags = flagPulls(input);
+    const auto flags = flagPulls(fitDay(input));
     REQUIRE_FALSE(flags.empty());
     CHECK(flags.front().kind == FlagKind::Disagree);
 }

@@ -89,7 +89,7 @@ TEST_CASE("the order of columns changes nothing") {
         pull.raw = std::make_shared<const ChannelTable>(table);
         const Curve after = reduce(pull, {day.cell}, {});
         RC_ASSERT(after.torque_nm == before.torque_nm);
-        RC_ASSERT(after.channels == before.channels);
+        RC_ASSERT(after.channels() == before.channels());
     });
 }
 

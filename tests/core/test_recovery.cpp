@@ -41,7 +41,7 @@ double meanError(const Curve& curve, const sim::CellSpec& spec) {
 }
 
 bool trimmedAs(const Curve& curve, TrimReason reason) {
-    for (const Trim& trim : curve.sweep.trims)
+    for (const Trim& trim : curve.sweep().trims)
         if (trim.reason == reason)
             return true;
     return false;
@@ -56,8 +56,8 @@ TEST_CASE("power comes back within 0.3 % whatever the rate of sweep and the samp
             const sim::CellSpec spec = cell(rate, hertz, 0.6);
             const Curve curve = curveOf(spec, 17);
             CHECK(std::abs(meanError(curve, spec)) < 0.003);
-            CHECK(curve.sweep.window_rpm.low < 2500.0 + 0.3 * rate);
-            CHECK(curve.sweep.window_rpm.high > 7500.0 - 0.4 * rate);
+            CHECK(curve.sweep().window_rpm.low < 2500.0 + 0.3 * rate);
+            CHECK(curve.sweep().window_rpm.high > 7500.0 - 0.4 * rate);
         }
     }
 }
@@ -73,7 +73,7 @@ TEST_CASE("a clean start is rarely cut, a spiked one always, and within reason")
         spec.faults.push_back({"p01", "start_spike", 0.0, 15.0, ""});
         const Curve spiked = curveOf(spec, seed);
         cutSpiked += trimmedAs(spiked, TrimReason::UnsettledStart) ? 1 : 0;
-        CHECK(spiked.sweep.window_rpm.low < 3300.0);
+        CHECK(spiked.sweep().window_rpm.low < 3300.0);
         CHECK(std::abs(meanError(spiked, spec)) < 0.01);
     }
     CHECK(cutClean <= 1);
@@ -84,7 +84,7 @@ TEST_CASE("breakup at the top is kept for the user to judge, not cut as a lift")
     for (unsigned seed = 1; seed <= 10; ++seed) {
         sim::CellSpec spec = cell(500.0, 100.0, 0.5);
         spec.faults.push_back({"p01", "breakup", 6800.0, 12.0, ""});
-        CHECK(curveOf(spec, seed).sweep.window_rpm.high > 7350.0);
+        CHECK(curveOf(spec, seed).sweep().window_rpm.high > 7350.0);
     }
 }
 
@@ -94,7 +94,7 @@ TEST_CASE("a limiter ends the pull where it cuts in") {
         spec.faults.push_back({"p01", "limiter", limit, 0.0, ""});
         const Curve curve = curveOf(spec, 3);
         INFO(limit);
-        CHECK(curve.sweep.window_rpm.high == Approx(limit).margin(100.0));
+        CHECK(curve.sweep().window_rpm.high == Approx(limit).margin(100.0));
         CHECK(trimmedAs(curve, TrimReason::Limiter));
     }
 }
@@ -103,7 +103,7 @@ TEST_CASE("a channel that drops out leaves a gap in itself and nothing in the to
     sim::CellSpec spec = cell(500.0, 100.0, 0.3);
     spec.faults.push_back({"p01", "dropout", 5000.0, 0.0, "lambda"});
     const Curve curve = curveOf(spec, 3);
-    const auto& lambda = curve.channels.at("lambda");
+    const auto& lambda = curve.channels().at("lambda");
     for (size_t i = 0; i < curve.rpm.size(); ++i) {
         if (curve.rpm[i] < 4900.0)
             CHECK(std::isfinite(lambda[i]));

@@ -63,8 +63,8 @@ TEST_CASE("power and torque agree at every speed and carry the air factor") {
         CHECK(corrected.power_w[i] == Approx(corrected.torque_nm[i] * angularSpeed(corrected.rpm[i])));
         CHECK(corrected.torque_nm[i] == Approx(raw.torque_nm[i] * corrected.air.factor));
     }
-    CHECK(corrected.channels.count("lambda") == 1);
-    CHECK(corrected.channels.at("throttle").size() == corrected.rpm.size());
+    CHECK(corrected.channels().count("lambda") == 1);
+    CHECK(corrected.channels().at("throttle").size() == corrected.rpm.size());
 }
 
 TEST_CASE("grid points are whole multiples of the step") {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/slip/day_events.h"
 #include "core/slip/pull_slip.h"
 #include "core/weather/altitude.h"
 #include "formats/day_store.h"
@@ -24,7 +25,9 @@ sim::CellSpec pullsOfA(int pulls) {
 
 PullSlip slipOf(const TestDay& day, const std::string& pull) {
     DrawCache cache;
-    return pullSlip(day, analyse(day, {}, cache), pull);
+    DayAnalysis analysis = analyse(day, {}, cache);
+    addEvents(day, analysis.pulls);
+    return pullSlip(day, analysis, pull);
 }
 
 std::string textOf(const PullSlip& slip) {

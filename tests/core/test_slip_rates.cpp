@@ -4,6 +4,7 @@
 // How often the slip names a fault that is there, and one that is not: 200 simulated pulls of each kind.
 
 #include "core/pull/events.h"
+#include "core/slip/day_events.h"
 #include "core/slip/pull_slip.h"
 #include "formats/day_store.h"
 #include "simcell/simulate.h"
@@ -31,7 +32,8 @@ sim::CellSpec fourPulls(const char* file) {
 PullSlip slipOfLast(const sim::CellSpec& spec, unsigned seed) {
     const TestDay day = sim::simulateDay(spec, seed);
     DrawCache cache;
-    const DayAnalysis analysis = analyse(day, {}, cache);
+    DayAnalysis analysis = analyse(day, {}, cache);
+    addEvents(day, analysis.pulls);
     return pullSlip(day, analysis, "p04");
 }
 

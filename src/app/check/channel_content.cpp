@@ -40,7 +40,7 @@ QString unitOf(const std::string& channel, const TestDay& day, const std::string
 
 std::vector<std::string> namesInOrder(const Curve& curve) {
     std::vector<std::string> out;
-    const auto has = [&](const std::string& name) { return curve.channels.contains(name); };
+    const auto has = [&](const std::string& name) { return curve.channels().contains(name); };
     for (const char* name : kFirst)
         if (has(name))
             out.emplace_back(name);
@@ -48,7 +48,7 @@ std::vector<std::string> namesInOrder(const Curve& curve) {
         if (has(info.name) && std::string_view(info.name) != "time" &&
             std::find(out.begin(), out.end(), info.name) == out.end())
             out.emplace_back(info.name);
-    for (const auto& [name, values] : curve.channels)
+    for (const auto& [name, values] : curve.channels())
         if (name != "time" && std::find(out.begin(), out.end(), name) == out.end())
             out.push_back(name);
     return out;
@@ -65,7 +65,7 @@ std::vector<PullColumn> quantitiesOf(const TestDay& day, const std::vector<const
     for (const std::string& name : namesInOrder(*chosen.curve)) {
         PullColumn one{name, qs(channelLabel(name)), unitOf(name, day, chosen.id), {}, {}};
         for (const PullResult* pull : pulls)
-            if (const auto it = pull->curve->channels.find(name); it != pull->curve->channels.end())
+            if (const auto it = pull->curve->channels().find(name); it != pull->curve->channels().end())
                 one.values[pull->id] = it->second;
         if (hasValue(one.values[chosen.id]))
             out.push_back(std::move(one));

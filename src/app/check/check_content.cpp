@@ -27,7 +27,7 @@ QString unitText(const CheckView& view) {
 std::optional<RpmRange> axisOf(const std::vector<const PullResult*>& pulls) {
     std::optional<RpmRange> out;
     for (const PullResult* pull : pulls) {
-        const RpmRange& whole = pull->curve->sweep.whole_rpm;
+        const RpmRange& whole = pull->curve->sweep().whole_rpm;
         if (!out)
             out = whole;
         out->low = std::min(out->low, whole.low);
@@ -39,7 +39,7 @@ std::optional<RpmRange> axisOf(const std::vector<const PullResult*>& pulls) {
 /// Stretches of the sweep that are cut off, with the reason.
 std::vector<BoardShade> trimShades(const PullResult& pull, const Theme& theme) {
     std::vector<BoardShade> out;
-    const Sweep& sweep = pull.curve->sweep;
+    const Sweep& sweep = pull.curve->sweep();
     QColor colour = theme.warning;
     colour.setAlpha(36);
     auto add = [&](double from, double to, const char* other) {
@@ -60,7 +60,7 @@ std::vector<BoardShade> trimShades(const PullResult& pull, const Theme& theme) {
 void markEvents(BoardContent& board, const PullResult& pull, const CheckView& view, const Theme& theme) {
     const Curve& curve = *pull.curve;
     std::vector<std::pair<double, QString>> said;
-    for (const Event& event : curve.events) {
+    for (const Event& event : pull.events) {
         const double middle = 0.5 * (event.range_rpm.low + event.range_rpm.high);
         const double on = std::clamp(middle, curve.rpm.front(), curve.rpm.back());
         const double power_w = valueAt(curve, curve.power_w, on);
@@ -100,7 +100,7 @@ BoardSeries rawSeries(const Curve& curve, const CheckView& view, const QPen& pen
         out.y.push_back(shown(rows.power_w[i], rows.rpm[i], view));
     }
     out.pen = pen;
-    if (curve.steps.empty())
+    if (curve.steps().empty())
         out.pen.setWidthF(1.0);
     else
         out.dots = 2.0;
@@ -119,7 +119,7 @@ BoardSeries smoothSeries(const PullResult& pull, const CheckView& view, const QP
 /// The held speeds of a pull in steps.
 BoardSeries stepDots(const PullResult& pull, const CheckView& view, const QColor& colour) {
     BoardSeries out;
-    for (const HeldStep& step : pull.curve->steps) {
+    for (const HeldStep& step : pull.curve->steps()) {
         out.x.push_back(step.rpm);
         out.y.push_back(shown(valueAt(*pull.curve, pull.curve->power_w,
                                       std::clamp(step.rpm, pull.curve->rpm.front(), pull.curve->rpm.back())),
@@ -162,7 +162,7 @@ std::vector<BoardShade> timeShades(const PullResult& result, const Theme& theme)
     std::vector<BoardShade> out;
     QColor colour = theme.warning;
     colour.setAlpha(36);
-    for (const Trim& trim : result.curve->sweep.trims)
+    for (const Trim& trim : result.curve->sweep().trims)
         out.push_back({trim.from_s, trim.to_s, colour, QString::fromUtf8(trimReasonText(trim.reason))});
     return out;
 }
@@ -238,7 +238,7 @@ BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, con
         BoardSeries series = raw ? rawSeries(*pull->curve, view, pen) : smoothSeries(*pull, view, pen);
         if (pull == chosen || pull->id == view.beside)
             series.label = qs(pull->id);
-        if (!pull->curve->steps.empty() && pull == chosen)
+        if (!pull->curve->steps().empty() && pull == chosen)
             out.series.push_back(stepDots(*pull, view, pen.color()));
         out.series.push_back(std::move(series));
     }
@@ -335,10 +335,10 @@ BoardContent torqueInTime(const TestDay& day, const DayAnalysis& analysis, const
     if (!result || !pull || !result->curve)
         return out; // the slip says why
     const char* unit = torqueUnitText(view.units.torque);
-    out.title = result->curve->source->basis.empty()
+    out.title = result->curve->source().basis.empty()
                     ? QObject::tr("Torque as recorded, %1").arg(QString::fromUtf8(unit))
                     : QObject::tr("Torque referred to the engine, row by row, %1").arg(QString::fromUtf8(unit));
-    out.series.push_back(rawInTime(*pull, result->curve->source->torque_nm, torqueIn(view.units.torque, 1.0),
+    out.series.push_back(rawInTime(*pull, result->curve->source().torque_nm, torqueIn(view.units.torque, 1.0),
                                    QPen(theme.build(buildNumber(day, pull->build)), 1.2)));
     out.shades = timeShades(*result, theme);
     return out;
@@ -352,7 +352,7 @@ BoardContent speedInTime(const TestDay& day, const DayAnalysis& analysis, const 
     out.title = QObject::tr("Engine speed, rpm");
     if (!result || !pull || !result->curve)
         return out;
-    out.series.push_back(rawInTime(*pull, result->curve->source->speed_rpm, 1.0, QPen(theme.ink, 1.2)));
+    out.series.push_back(rawInTime(*pull, result->curve->source().speed_rpm, 1.0, QPen(theme.ink, 1.2)));
     out.shades = timeShades(*result, theme);
     for (BoardShade& shade : out.shades)
         shade.word.clear();

@@ -297,7 +297,7 @@ void CheckPage::refreshBoards(const DayAnalysis& analysis) {
     m_deviation->setContent(pair ? pairContent(day, analysis, selected, t)
                                  : deviationContent(day, analysis, selected, t));
     const PullResult* pull = result();
-    m_upper->setEdges(pull ? std::optional(pull->curve->sweep.window_rpm) : std::nullopt);
+    m_upper->setEdges(pull ? std::optional(pull->curve->sweep().window_rpm) : std::nullopt);
 }
 
 void CheckPage::refreshLower(const DayAnalysis& analysis) {

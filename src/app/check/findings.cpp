@@ -39,7 +39,7 @@ void addSlip(std::vector<Finding>& out, const PullSlip& slip, const PullResult& 
 }
 
 void addFacts(std::vector<Finding>& out, const TestDay& day, const Pull& pull, const Curve& curve) {
-    for (const Trim& trim : curve.sweep.trims)
+    for (const Trim& trim : curve.sweep().trims)
         if (isWorthSaying(trim))
             out.push_back({SlipWeight::Note,
                            QObject::tr("Trimmed: %1, %2 to %3 s.")
@@ -48,17 +48,17 @@ void addFacts(std::vector<Finding>& out, const TestDay& day, const Pull& pull, c
                                .arg(trim.to_s, 0, 'f', 2),
                            {},
                            {}});
-    if (!curve.steps.empty())
-        out.push_back({SlipWeight::Fine, QObject::tr("%1 held speeds.").arg(curve.steps.size()), {}, {}});
+    if (!curve.steps().empty())
+        out.push_back({SlipWeight::Fine, QObject::tr("%1 held speeds.").arg(curve.steps().size()), {}, {}});
     if (!curve.air.validityNote.empty())
         out.push_back({SlipWeight::Note, sentence(curve.air.validityNote) + u"."_s, {}, {}});
-    for (const std::string& basis : curve.source->basis)
+    for (const std::string& basis : curve.source().basis)
         out.push_back({SlipWeight::Fine, qs(basis), {}, {}});
-    if (curve.source->ratio && curve.source->drivenScaleKnown)
+    if (curve.source().ratio && curve.source().drivenScaleKnown)
         out.push_back({SlipWeight::Fine,
                        QObject::tr("Engine over %1 speed %2.")
-                           .arg(curve.source->drivenIsRoller ? QObject::tr("roller") : QObject::tr("wheel"))
-                           .arg(*curve.source->ratio, 0, 'f', 3),
+                           .arg(curve.source().drivenIsRoller ? QObject::tr("roller") : QObject::tr("wheel"))
+                           .arg(*curve.source().ratio, 0, 'f', 3),
                        {},
                        {}});
     if (curve.place.estimate)
@@ -81,7 +81,7 @@ std::vector<Finding> findingsOf(const TestDay& day, const DayAnalysis& analysis,
         return out;
     if (!result->used)
         out.push_back({SlipWeight::Note, QObject::tr("Left out: %1").arg(qs(result->whyLeftOut)), {}, {}});
-    const PullSlip slip = pullSlip(day, analysis, id, result->curve ? &result->curve->events : nullptr);
+    const PullSlip slip = pullSlip(day, analysis, id);
     addSlip(out, slip, *result, SlipWeight::Warning);
     for (const PullFlag& flag : result->flags)
         out.push_back(
@@ -104,10 +104,10 @@ QString remarksOf(const PullResult* result) {
     for (const PullFlag& flag : result->flags)
         out << flagText(flag);
     if (result->curve) {
-        for (const Event& event : result->curve->events)
+        for (const Event& event : result->events)
             if (!isRemark(event))
                 out << qs(eventTitle(event.kind));
-        for (const Trim& trim : result->curve->sweep.trims)
+        for (const Trim& trim : result->curve->sweep().trims)
             if (trim.reason == TrimReason::ByHand) // the program's own trims are events, when they are news
                 out << QString::fromUtf8(trimReasonText(trim.reason));
     }

@@ -15,7 +15,7 @@ namespace hillrun {
 namespace {
 
 bool hasWarning(const PullResult& result) {
-    return result.curve && std::any_of(result.curve->events.begin(), result.curve->events.end(),
+    return result.curve && std::any_of(result.events.begin(), result.events.end(),
                                        [](const Event& event) { return !isRemark(event); });
 }
 

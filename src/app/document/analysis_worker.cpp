@@ -2,8 +2,6 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/document/analysis_worker.h"
 
-#include "core/slip/day_events.h"
-
 namespace hillrun {
 
 AnalysisWorker::AnalysisWorker(Done done) : m_done(std::move(done)), m_thread([this] { run(); }) {}
@@ -11,7 +9,8 @@ AnalysisWorker::AnalysisWorker(Done done) : m_done(std::move(done)), m_thread([t
 AnalysisWorker::~AnalysisWorker() {
     {
         const std::lock_guard lock(m_mutex);
-        m_stop = true;
+        m_end = true;
+        m_current.request_stop();
     }
     m_wake.notify_one();
     m_thread.join();
@@ -21,6 +20,7 @@ void AnalysisWorker::ask(quint64 number, TestDay day, const AnalysisSettings& se
     {
         const std::lock_guard lock(m_mutex);
         m_question = Question{number, std::move(day), settings};
+        m_current.request_stop();
     }
     m_wake.notify_one();
 }
@@ -28,23 +28,28 @@ void AnalysisWorker::ask(quint64 number, TestDay day, const AnalysisSettings& se
 void AnalysisWorker::run() {
     while (true) {
         Question question;
+        std::stop_token stop;
         {
             std::unique_lock lock(m_mutex);
-            m_wake.wait(lock, [this] { return m_stop || m_question; });
-            if (m_stop)
+            m_wake.wait(lock, [this] { return m_end || m_question; });
+            if (m_end)
                 return;
             question = std::move(*m_question);
             m_question.reset();
+            m_current = {};
+            stop = m_current.get_token();
         }
-        auto result = std::make_shared<DayAnalysis>();
+        std::shared_ptr<const DayAnalysis> result;
         try {
-            *result = analyse(question.day, question.settings, m_cache);
-            addEvents(question.day, result->pulls);
+            result = m_engine.analyse(question.day, question.settings, stop);
         } catch (const std::exception& error) { // settings that do not fit this day; no memory
-            result->settings = question.settings;
-            result->whyNoComparison = error.what();
+            auto failed = std::make_shared<DayAnalysis>();
+            failed->settings = question.settings;
+            failed->whyNoComparison = error.what();
+            result = failed;
         }
-        m_done(question.number, result);
+        if (result) // else a newer question waits
+            m_done(question.number, result);
     }
 }
 

@@ -2,20 +2,21 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/compare/analyse.h"
+#include "engine/day_engine.h"
 
 #include <condition_variable>
 #include <functional>
 #include <memory>
 #include <mutex>
 #include <optional>
+#include <stop_token>
 #include <QtGlobal>
 #include <thread>
 
 namespace hillrun {
 
-/// Works days out on its own thread, the newest question first: older ones that wait are dropped. Its destructor stops
-/// and waits. `done` is called on the worker's thread.
+/// Works days out on its own thread: a newer question stops the one under way and drops those that wait. Its destructor
+/// stops and waits. `done` is called on the worker's thread.
 class AnalysisWorker {
 public:
     using Done = std::function<void(quint64 number, std::shared_ptr<const DayAnalysis>)>;
@@ -35,11 +36,12 @@ private:
     void run();
 
     Done m_done;
-    DrawCache m_cache;
+    DayEngine m_engine;
     std::mutex m_mutex;
     std::condition_variable m_wake;
     std::optional<Question> m_question;
-    bool m_stop = false;
+    std::stop_source m_current; ///< of the question under way
+    bool m_end = false;
     std::thread m_thread; ///< last: starts when everything else is there
 };
 

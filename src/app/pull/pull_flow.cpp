@@ -216,7 +216,7 @@ void PullFlow::writeSlip() {
                                   [&](const PullResult& result) { return result.id == m_slipDue; });
     if (own == analysis->pulls.end())
         return; // an older answer
-    m_slip = pullSlip(m_document.day(), *analysis, m_slipDue, own->curve ? &own->curve->events : nullptr);
+    m_slip = pullSlip(m_document.day(), *analysis, m_slipDue);
     if (const Pull* pull = findPull(m_document.day(), m_slipDue); pull && !pull->note.empty())
         m_slip->lines.insert(m_slip->lines.begin(), {SlipWeight::Warning, sentenceOf(pull->note), "note"});
     m_slipDue.clear();

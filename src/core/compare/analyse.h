@@ -7,6 +7,7 @@
 #include "core/compare/flags.h"
 #include "core/errors/data_error.h"
 
+#include <memory>
 #include <optional>
 #include <string>
 #include <utility>
@@ -32,7 +33,8 @@ struct PullResult {
     std::string build;
     bool used = false;
     std::string whyLeftOut;     ///< empty when used
-    std::optional<Curve> curve; ///< also of pulls set aside, when they can be reduced
+    std::shared_ptr<const Curve> curve; ///< also of pulls set aside, when they can be reduced
+    std::vector<Event> events;          ///< found on it, once somebody looked for them
     std::vector<PullFlag> flags;
     double time_h = 0.0;
     int set = 0;
@@ -49,7 +51,7 @@ struct DayAnalysis {
     std::optional<LossCurve> loss; ///< of the day's coast-downs, when the day asks for it
     std::vector<double> rpm;
     RpmRange common_rpm; ///< where every used pull has data
-    std::optional<DayModel> model;
+    std::shared_ptr<const DayModel> model; ///< null: nothing to fit
     std::vector<double> pooledSd_w; ///< repeatability of one pull along rpm; NaN without degrees of freedom
     std::vector<BuildResult> builds;
     std::vector<Comparison> comparisons;
@@ -68,14 +70,11 @@ struct ReducedDay {
     std::optional<LossCurve> loss;
     std::vector<std::string> notes; ///< why an estimate that was asked for could not be made
 };
-/// The first of the two steps of `analyse`.
 ReducedDay reduceDay(const TestDay& day, const ReduceSettings& settings);
 
-/// Reduce, fit and compare. Pure; the cache only saves work. A day without anything to compare gives an analysis
-/// without comparisons and says why. Throws DataError (UnknownBuild, BadBand) for settings that do not fit the day.
+/// Reduce, fit and compare, without looking for events. Pure; the cache only saves work. A day without anything to
+/// compare gives an analysis without comparisons and says why. Throws DataError (UnknownBuild, BadBand) for settings
+/// that do not fit the day.
 DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache);
-
-/// The same from pulls that are already reduced with these settings.
-DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, ReducedDay reduced, DrawCache& cache);
 
 } // namespace hillrun

@@ -18,6 +18,7 @@ struct FitPull {
     int build = 0;       ///< column of the design
     double time_h = 0.0; ///< clock time
     int set = 0;         ///< unbroken run of pulls of one fitted build
+    bool operator==(const FitPull&) const = default;
 };
 
 /// Log power of every pull on one grid; NaN where a pull has no data.

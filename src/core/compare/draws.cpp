@@ -186,7 +186,7 @@ DrawKey drawKey(const DayModel& model, int copies) {
 }
 
 std::shared_ptr<const Draws> DrawCache::get(const DrawKey& key) {
-    constexpr size_t kKept = 6;
+    constexpr size_t kKept = 2; // ten builds take 50 MB a set
     {
         const std::lock_guard lock(m_mutex);
         for (const auto& [known, draws] : m_entries)

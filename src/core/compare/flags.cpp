@@ -15,6 +15,7 @@ namespace {
 
 constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr double kRoughLimit = 7.5;
+constexpr size_t kMostFlags = 2;
 
 double median(std::vector<double> values) {
     std::erase_if(values, [](double v) { return !std::isfinite(v); });
@@ -160,10 +161,9 @@ bool everyBuildStays(const FitInput& input, size_t pull) {
                          [&](const FitPull& p) { return p.build == input.pulls[pull].build; }) > 1;
 }
 
-std::optional<Found> worstOf(const FitInput& input) {
-    if (auto rough = worstRough(input))
+std::optional<Found> worstOf(const DayModel& model) {
+    if (auto rough = worstRough(model.input))
         return rough;
-    const DayModel model = fitDay(input);
     auto level = worstLevel(model);
     auto shape = worstShape(model);
     if (!level || (shape && shape->excess > level->excess))
@@ -171,20 +171,26 @@ std::optional<Found> worstOf(const FitInput& input) {
     return level;
 }
 
+/// The same of pulls that are fitted anew; nothing when they share no range.
+std::optional<Found> worstWhenFitted(const FitInput& input) {
+    if (input.pulls.size() < 3)
+        return std::nullopt;
+    try {
+        return worstOf(fitDay(input));
+    } catch (const DataError&) {
+        return std::nullopt;
+    }
+}
+
 } // namespace
 
-std::vector<PullFlag> flagPulls(const FitInput& input) {
+std::vector<PullFlag> flagPulls(const DayModel& model) {
     std::vector<PullFlag> out;
-    FitInput rest = input;
-    for (int round = 0; round < 2 && rest.pulls.size() >= 3; ++round) {
-        std::optional<Found> found;
-        try {
-            found = worstOf(rest);
-        } catch (const DataError&) { // the rest share no range: nothing can be said of them
-            break;
-        }
-        if (!found)
-            break;
+    const FitInput& input = model.input;
+    if (input.pulls.size() < 3)
+        return out;
+    std::optional<Found> found = worstOf(model);
+    for (FitInput rest = input; found; found = worstWhenFitted(rest)) {
         const size_t pull = found->flag.pull;
         const std::string id = rest.pulls[pull].id;
         const bool pair = found->flag.kind != FlagKind::Rough && isOneOfAPair(rest, pull);
@@ -194,7 +200,7 @@ std::vector<PullFlag> flagPulls(const FitInput& input) {
             std::find_if(input.pulls.begin(), input.pulls.end(), [&](const FitPull& p) { return p.id == id; });
         found->flag.pull = static_cast<size_t>(original - input.pulls.begin());
         out.push_back(found->flag);
-        if (pair || !everyBuildStays(rest, pull))
+        if (pair || out.size() == kMostFlags || !everyBuildStays(rest, pull))
             break;
         rest = without(rest, pull);
     }

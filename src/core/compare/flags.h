@@ -25,6 +25,6 @@ struct PullFlag {
 };
 
 /// Looks for bad pulls: the worst one first, then again without it, at most twice. Thresholds: docs/method.md.
-std::vector<PullFlag> flagPulls(const FitInput& input);
+std::vector<PullFlag> flagPulls(const DayModel& model);
 
 } // namespace hillrun

@@ -23,8 +23,8 @@ double buildMean(const std::vector<PullResult>& pulls, const std::string& build,
     for (const PullResult& pull : pulls) {
         if (!pull.used || pull.build != build)
             continue;
-        const auto it = pull.curve->channels.find(channel);
-        if (it == pull.curve->channels.end())
+        const auto it = pull.curve->channels().find(channel);
+        if (it == pull.curve->channels().end())
             continue;
         for (size_t p = 0; p < pull.curve->rpm.size(); ++p) {
             if (!range.holds(pull.curve->rpm[p]) || !std::isfinite(it->second[p]))

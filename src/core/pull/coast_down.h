@@ -29,6 +29,7 @@ struct LossCurve {
     double slowest_rad_s = 0.0; ///< range of speeds it was fitted to
     double fastest_rad_s = 0.0;
     size_t pulls = 0;
+    bool operator==(const LossCurve&) const = default;
     [[nodiscard]] double torque_nm(double driven_rad_s) const {
         return constant_nm + driven_rad_s * (linear_nm_s + driven_rad_s * quadratic_nm_s2);
     }

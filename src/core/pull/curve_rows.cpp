@@ -19,9 +19,9 @@ bool isAfterSweep(TrimReason reason) {
 
 /// From when to when the sweep ran, its trimmed ends included.
 std::pair<double, double> sweepTimes(const Curve& curve) {
-    const auto& time = curve.source->time_s;
+    const auto& time = curve.source().time_s;
     std::pair<double, double> out{time.front(), time.back()};
-    for (const Trim& trim : curve.sweep.trims) {
+    for (const Trim& trim : curve.sweep().trims) {
         if (trim.reason == TrimReason::BeforeSweep)
             out.first = trim.to_s;
         else if (isAfterSweep(trim.reason))
@@ -46,7 +46,7 @@ double lossAt(const Curve& curve, double rpm) {
 
 CurveRows correctedRows(const Curve& curve) {
     CurveRows out;
-    const PullSignals& s = *curve.source;
+    const PullSignals& s = curve.source();
     const auto [from_s, to_s] = sweepTimes(curve);
     for (size_t i = 0; i < s.rows(); ++i) {
         if (s.time_s[i] < from_s || s.time_s[i] > to_s)
@@ -60,7 +60,7 @@ CurveRows correctedRows(const Curve& curve) {
 }
 
 double timeAtSpeed(const Curve& curve, double rpm) {
-    const PullSignals& s = *curve.source;
+    const PullSignals& s = curve.source();
     const auto [from_s, to_s] = sweepTimes(curve);
     double best = kNaN;
     double distance = std::max(30.0, 0.01 * rpm);
@@ -86,7 +86,7 @@ double valueAt(const Curve& curve, const std::vector<double>& values, double rpm
 }
 
 double speedAtTime(const Curve& curve, double time_s) {
-    const PullSignals& s = *curve.source;
+    const PullSignals& s = curve.source();
     const auto [from_s, to_s] = sweepTimes(curve);
     if (time_s < from_s || time_s > to_s)
         return kNaN;

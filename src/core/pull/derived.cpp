@@ -51,8 +51,8 @@ private:
     }
 
     [[nodiscard]] const std::vector<double>* channel(const char* name) const {
-        const auto it = m_curve.channels.find(name);
-        return it == m_curve.channels.end() ? nullptr : &it->second;
+        const auto it = m_curve.channels().find(name);
+        return it == m_curve.channels().end() ? nullptr : &it->second;
     }
 
     void pistonSpeed(double stroke_mm) {

@@ -34,7 +34,7 @@ double meanOf(const std::vector<double>& values, size_t first, size_t count) {
 
 /// Engine over driven speed along the sweep, rad/s over rad/s; empty when it is not known.
 std::vector<double> engineOverDriven(const EventSheet& sheet) {
-    const PullSignals& source = *sheet.curve.source;
+    const PullSignals& source = sheet.curve.source();
     if (source.driven_rad_s.empty() || !sheet.raw.find("engine_speed"))
         return {};
     std::vector<double> out =
@@ -96,20 +96,20 @@ int nearestGear(const EventContext& context, double ratio) {
 }
 
 void wrongGear(EventSheet& sheet) {
-    const auto ratio = sheet.curve.source->ratio;
+    const auto ratio = sheet.curve.source().ratio;
     if (!ratio)
         return;
     std::vector<double> others;
     for (const EventReference& other : sheet.context.references)
-        if (other.curve->source->ratio)
-            others.push_back(*other.curve->source->ratio);
+        if (other.curve->source().ratio)
+            others.push_back(*other.curve->source().ratio);
     const std::vector<double> along = finiteOf(engineOverDriven(sheet));
     if (along.empty())
         return;
     // Slip moves a part of the sweep, another gear all of it.
     const double low = quantileOf(along, 0.1);
     const double high = quantileOf(along, 0.9);
-    const int nearest = sheet.curve.source->drivenScaleKnown ? nearestGear(sheet.context, *ratio) : 0;
+    const int nearest = sheet.curve.source().drivenScaleKnown ? nearestGear(sheet.context, *ratio) : 0;
     const bool offSet =
         !others.empty() && (low > (1.0 + kWrongGear) * median(others) || high < (1.0 - kWrongGear) * median(others));
     const bool offGear = others.empty() && sheet.context.gear && nearest != 0 && nearest != *sheet.context.gear;

@@ -13,11 +13,11 @@ size_t SweepRows::rowsIn(double seconds) const {
 
 SweepRows sweepOf(const Curve& curve) {
     SweepRows out;
-    out.first = curve.sweep.first;
-    const size_t count = curve.sweep.last - curve.sweep.first + 1;
-    out.time_s = std::span(curve.source->time_s).subspan(out.first, count);
-    out.speed_rpm = std::span(curve.source->speed_rpm).subspan(out.first, count);
-    out.torque_nm = std::span(curve.source->torque_nm).subspan(out.first, count);
+    out.first = curve.sweep().first;
+    const size_t count = curve.sweep().last - curve.sweep().first + 1;
+    out.time_s = std::span(curve.source().time_s).subspan(out.first, count);
+    out.speed_rpm = std::span(curve.source().speed_rpm).subspan(out.first, count);
+    out.torque_nm = std::span(curve.source().torque_nm).subspan(out.first, count);
     std::vector<double> steps;
     for (size_t i = 1; i < count; ++i)
         steps.push_back(out.time_s[i] - out.time_s[i - 1]);
@@ -26,9 +26,9 @@ SweepRows sweepOf(const Curve& curve) {
 }
 
 double startDeviation(const Curve& curve, const Trim& start) {
-    const Sweep& sweep = curve.sweep;
-    const auto& time = curve.source->time_s;
-    const auto& torque = curve.source->torque_nm;
+    const Sweep& sweep = curve.sweep();
+    const auto& time = curve.source().time_s;
+    const auto& torque = curve.source().torque_nm;
     const Line line = fitLine(time, torque, sweep.first, sweep.first + (sweep.last - sweep.first) / 6);
     double worst = 0.0;
     for (size_t i = 0; i < sweep.first; ++i) {

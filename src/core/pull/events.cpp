@@ -32,16 +32,16 @@ double EventSheet::timeAt(double rpm) const {
 }
 
 const std::vector<double>* EventSheet::channel(const std::string& name) const {
-    const auto it = curve.channels.find(name);
-    return it == curve.channels.end() ? nullptr : &it->second;
+    const auto it = curve.channels().find(name);
+    return it == curve.channels().end() ? nullptr : &it->second;
 }
 
 std::vector<double> EventSheet::usual(const std::string& name, bool overAmbient) const {
     std::vector<double> out(curve.rpm.size(), std::numeric_limits<double>::quiet_NaN());
     std::vector<std::vector<double>> values(curve.rpm.size());
     for (const EventReference& other : context.references) {
-        const auto it = other.curve->channels.find(name);
-        if (it == other.curve->channels.end() || other.curve->rpm.empty() || curve.rpm.size() < 2 ||
+        const auto it = other.curve->channels().find(name);
+        if (it == other.curve->channels().end() || other.curve->rpm.empty() || curve.rpm.size() < 2 ||
             (overAmbient && !(other.ambient_kpa > 0.0)))
             continue;
         const double step = curve.rpm[1] - curve.rpm[0];
@@ -99,7 +99,7 @@ std::vector<Event> findEvents(const ChannelTable& raw, const Curve& curve, const
     findControlEvents(sheet);
     findDrivelineEvents(sheet);
     findShapeEvents(sheet);
-    if (sheet.curve.source->torqueFromRollers)
+    if (sheet.curve.source().torqueFromRollers)
         leaveToSlip(sheet.events);
     std::stable_sort(sheet.events.begin(), sheet.events.end(),
                      [](const Event& a, const Event& b) { return a.from_s < b.from_s; });
@@ -158,7 +158,7 @@ EventRemedy remedyFor(const Event& event, const Curve& curve) {
         return out;
     // The larger part that is left, when it is half of the sweep at least.
     constexpr double margin_rpm = 50.0;
-    const RpmRange& window = curve.sweep.window_rpm;
+    const RpmRange& window = curve.sweep().window_rpm;
     const RpmRange below{window.low, event.range_rpm.low - margin_rpm};
     const RpmRange above{event.range_rpm.high + margin_rpm, window.high};
     const RpmRange& larger = below.high - below.low >= above.high - above.low ? below : above;

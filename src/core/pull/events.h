@@ -4,31 +4,21 @@
 
 #include "core/pull/reduce.h"
 
-#include <map>
 #include <span>
 #include <string>
 #include <vector>
 
 namespace hillrun {
 
-/// How much a channel scatters and how long it stands still in the sweep of one pull.
-struct ChannelTrait {
-    double noise = 0.0;
-    size_t longestStill = 0; ///< rows
-};
-using ChannelTraits = std::map<std::string, ChannelTrait>;
-ChannelTraits channelTraits(const ChannelTable& raw, const Curve& curve);
-
 /// Another good pull of the same build, to hold a pull against.
 struct EventReference {
     const Curve* curve = nullptr;
-    const ChannelTraits* traits = nullptr;
     double ambient_kpa = 0.0; ///< 0: not known
+    bool operator==(const EventReference&) const = default;
 };
 
 /// What else is known about a pull when it is looked at.
 struct EventContext {
-    const ChannelTraits* own = nullptr;     ///< of this pull, when they are at hand
     std::vector<EventReference> references; ///< may be empty
     double ambient_kpa = 0.0;
     bool boosted = false;
@@ -38,6 +28,7 @@ struct EventContext {
     Ignition ignition = Ignition::Spark;
     std::optional<int> gear;
     std::vector<std::optional<double>> gearRatios; ///< engine over driven speed in gears 1, 2 ...; empty: not known
+    bool operator==(const EventContext&) const = default;
 };
 
 /// What looks wrong on a pull, each with its place, size and reason, in the order of time. Nothing is changed or left

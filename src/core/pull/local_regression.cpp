@@ -94,15 +94,33 @@ double LocalRegression::withGaps(const Point& point, std::span<const double> y) 
 }
 
 std::vector<double> LocalRegression::apply(std::span<const double> y) const {
-    std::vector<double> out;
-    out.reserve(m_points.size());
-    for (const Point& point : m_points) {
-        double sum = point.count > 0 ? 0.0 : kNaN;
-        for (size_t k = 0; k < point.count; ++k)
-            sum += m_weights[point.weight + k] * y[m_order[point.first + k]];
-        if (point.count > 0 && !std::isfinite(sum))
-            sum = withGaps(point, y);
-        out.push_back(sum);
+    const std::span<const double> one[] = {y};
+    return std::move(applyAll(one).front());
+}
+
+std::vector<std::vector<double>>
+LocalRegression::applyAll(std::span<const std::span<const double>> columns) const {
+    // Rows side by side in memory: one weight then serves every column before the next is fetched.
+    const size_t width = columns.size();
+    std::vector<double> rows(m_order.size() * width);
+    for (size_t c = 0; c < width; ++c)
+        for (size_t i = 0; i < m_order.size(); ++i)
+            rows[i * width + c] = columns[c][m_order[i]];
+    std::vector<std::vector<double>> out(width, std::vector<double>(m_points.size(), kNaN));
+    std::vector<double> sums(width);
+    for (size_t p = 0; p < m_points.size(); ++p) {
+        const Point& point = m_points[p];
+        if (point.count == 0)
+            continue;
+        std::fill(sums.begin(), sums.end(), 0.0);
+        const double* row = rows.data() + point.first * width;
+        for (size_t k = 0; k < point.count; ++k, row += width) {
+            const double weight = m_weights[point.weight + k];
+            for (size_t c = 0; c < width; ++c)
+                sums[c] += weight * row[c];
+        }
+        for (size_t c = 0; c < width; ++c)
+            out[c][p] = std::isfinite(sums[c]) ? sums[c] : withGaps(point, columns[c]);
     }
     return out;
 }

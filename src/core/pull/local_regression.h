@@ -17,6 +17,8 @@ public:
 
     /// Smoothed values of y (same rows as x) at each point; NaN samples of y are left out.
     [[nodiscard]] std::vector<double> apply(std::span<const double> y) const;
+    /// The same for several columns at once; the digits are those of one by one.
+    [[nodiscard]] std::vector<std::vector<double>> applyAll(std::span<const std::span<const double>> columns) const;
 
 private:
     struct Point {

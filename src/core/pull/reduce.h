@@ -2,13 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/pull/coast_down.h"
-#include "core/pull/held_steps.h"
-#include "core/pull/pull_signals.h"
-#include "core/pull/sweep.h"
+#include "core/pull/observe.h"
 
-#include <map>
 #include <memory>
+#include <span>
 #include <string>
 #include <vector>
 
@@ -19,6 +16,7 @@ struct ReduceSettings {
     Standard standard = Standard::SaeJ1349;
     double smoothing_rpm = 100.0; ///< full width at half height of the local regression's weight
     double grid_rpm = 50.0;
+    [[nodiscard]] GridSettings grid() const { return {smoothing_rpm, grid_rpm}; }
     bool operator==(const ReduceSettings&) const = default;
 };
 
@@ -41,39 +39,37 @@ struct Event {
     bool operator==(const Event&) const = default;
 };
 
-/// A pull, corrected and smoothed, on a common grid. Grid points are whole multiples of the step.
+/// A pull, corrected and smoothed, on the grid it was observed on.
 struct Curve {
     std::string pullId;
     std::vector<double> rpm;
-    std::vector<double> torque_nm;                       ///< corrected
-    std::vector<double> power_w;                         ///< corrected
-    std::map<std::string, std::vector<double>> channels; ///< every other channel, as in the pull file
-    AirFactor air;                                       ///< with measured friction: the mean over the curve
+    std::vector<double> torque_nm; ///< corrected
+    std::vector<double> power_w;   ///< corrected
+    AirFactor air;                 ///< with measured friction: the mean over the curve
     HumidAir airState;
     bool weatherKnown = false;
-    Sweep sweep;
     Peak peakPower_w;
     Peak peakTorque_nm;
-    PowerPlace place;                          ///< where the power is given
-    std::vector<double> loss_w;                ///< added to what was measured; empty when nothing was
-    double roughness_pct = 0.0;                ///< rms distance from the same curve smoothed over 400 rpm
-    std::vector<HeldStep> steps;               ///< the held speeds it runs through; empty for a sweep
-    std::shared_ptr<const PullSignals> source; ///< what it was made of, row by row
-    std::vector<Event> events;
+    PowerPlace place;                     ///< where the power is given
+    std::vector<double> loss_w;           ///< added to what was measured; empty when nothing was
+    double roughness_pct = 0.0;           ///< rms distance from the same curve smoothed over 400 rpm
+    std::shared_ptr<const Observed> seen; ///< what it was made of
+
+    [[nodiscard]] const PullSignals& source() const { return seen->recorded; }
+    [[nodiscard]] const Sweep& sweep() const { return seen->sweep; }
+    [[nodiscard]] const std::vector<HeldStep>& steps() const { return seen->steps; }
+    [[nodiscard]] const std::map<std::string, std::vector<double>>& channels() const { return seen->channels; }
 };
 
-/// Corrects and smooths one pull from any kind of dyno. With a loss curve of the day (coast-down) or a fixed percentage
+/// Corrects what was observed to the standard's air. With a loss curve of the day (coast-down) or a fixed percentage
 /// the power is carried to the crank or hub, as an estimate. Pure.
-/// Throws DataError: no speed or torque, no sweep or too few held speeds, a speed no engine has, rollers of unknown
-/// inertia, impossible air, no weather for a corrected standard.
+/// Throws DataError: impossible air, no weather for a corrected standard.
+Curve correct(std::shared_ptr<const Observed> seen, const Pull& pull, const Dyno& dyno, Standard standard,
+              const std::optional<LossCurve>& loss = std::nullopt);
+
+/// Both steps for one pull. Throws what `observe` and `correct` throw.
 Curve reduce(const Pull& pull, const Dyno& dyno, const ReduceSettings& settings,
              const std::optional<LossCurve>& loss = std::nullopt);
-/// The same from signals that are already made.
-Curve reduce(const Pull& pull, const Dyno& dyno, const ReduceSettings& settings, const std::optional<LossCurve>& loss,
-             std::shared_ptr<const PullSignals> source);
-
-/// Sweep or held steps of a pull, as the cell makes them.
-Sweep findSweep(const PullSignals& source, const Cell& cell, const std::optional<RpmRange>& byHand);
 
 /// Peak of a curve: the top of a parabola through the points within 150 rpm of the highest one. NaN points are left
 /// out.

@@ -18,15 +18,15 @@ constexpr double kThrottleShort_pct = 90.0;   ///< with nothing to hold it again
 constexpr double kThrottleBelowSet_pct = 2.5; ///< below the other pulls
 
 void startSpike(EventSheet& sheet) {
-    for (const Trim& trim : sheet.curve.sweep.trims) {
+    for (const Trim& trim : sheet.curve.sweep().trims) {
         // Torque from a rate of change is smeared over its width where the load comes on: that is no fault of the pull.
-        const bool smeared = trim.to_s - trim.from_s < 2.0 * sheet.curve.source->differentiation_s;
+        const bool smeared = trim.to_s - trim.from_s < 2.0 * sheet.curve.source().differentiation_s;
         if (trim.reason != TrimReason::UnsettledStart || smeared)
             continue;
         const double size = startDeviation(sheet.curve, trim);
         const size_t at = 0;
         sheet.events.push_back({"start_spike",
-                                {sheet.curve.sweep.whole_rpm.low, sheet.s.speed_rpm[at]},
+                                {sheet.curve.sweep().whole_rpm.low, sheet.s.speed_rpm[at]},
                                 trim.from_s,
                                 trim.to_s,
                                 size,
@@ -111,7 +111,7 @@ void collapse(EventSheet& sheet) {
 }
 
 void limiter(EventSheet& sheet) {
-    for (const Trim& trim : sheet.curve.sweep.trims)
+    for (const Trim& trim : sheet.curve.sweep().trims)
         if (trim.reason == TrimReason::Limiter)
             sheet.events.push_back(
                 {"limiter",
@@ -136,15 +136,15 @@ void gap(EventSheet& sheet) {
 double usualEnd_rpm(const EventSheet& sheet) {
     double usual = sheet.context.plannedEnd_rpm.value_or(0.0);
     for (const EventReference& other : sheet.context.references)
-        usual = std::max(usual, other.curve->sweep.window_rpm.high);
+        usual = std::max(usual, other.curve->sweep().window_rpm.high);
     return usual;
 }
 
 void cutOff(EventSheet& sheet) {
     const bool toTheEnd =
-        sheet.curve.source->time_s.back() - sheet.s.time_s.back() < std::max(0.15, 3.0 * sheet.s.step_s);
+        sheet.curve.source().time_s.back() - sheet.s.time_s.back() < std::max(0.15, 3.0 * sheet.s.step_s);
     const double usual = usualEnd_rpm(sheet);
-    const double reached = sheet.curve.sweep.whole_rpm.high;
+    const double reached = sheet.curve.sweep().whole_rpm.high;
     if (toTheEnd && reached < usual - kShortOfEnd_rpm)
         sheet.add("cut_off", sheet.s.rows() - 1, sheet.s.rows() - 1, usual - reached,
                   fmt::format("the recording stops at {:.0f} rpm, {:.0f} rpm short, with the throttle open", reached,
@@ -153,8 +153,8 @@ void cutOff(EventSheet& sheet) {
 
 /// The throttle closes before the sweep is over, for good or for a moment.
 void lift(EventSheet& sheet) {
-    const Sweep& sweep = sheet.curve.sweep;
-    const auto& throttle = sheet.curve.source->throttle_pct;
+    const Sweep& sweep = sheet.curve.sweep();
+    const auto& throttle = sheet.curve.source().throttle_pct;
     const double missing = usualEnd_rpm(sheet) - sweep.whole_rpm.high;
     if (throttle.empty() || missing < kShortOfEnd_rpm)
         return;

@@ -76,7 +76,7 @@ void dropout(EventSheet& sheet, const Column& column) {
 std::optional<double> usualNoise(const EventSheet& sheet, const std::string& channel) {
     std::vector<double> sds;
     for (const EventReference& other : sheet.context.references)
-        if (const auto same = other.traits->find(channel); same != other.traits->end())
+        if (const auto same = other.curve->seen->traits.find(channel); same != other.curve->seen->traits.end())
             sds.push_back(same->second.noise);
     if (sds.empty())
         return std::nullopt;
@@ -93,7 +93,7 @@ std::optional<double> noiseLimit(const std::string& channel) {
 void noise(EventSheet& sheet, const Column& column) {
     if (column.name == "time" || column.name == "engine_speed")
         return;
-    const double sd = sheet.context.own ? sheet.context.own->at(column.name).noise : sampleNoise(sheet.s.part(column));
+    const double sd = sheet.curve.seen->traits.at(column.name).noise;
     const auto limit = noiseLimit(column.name);
     const auto usual = usualNoise(sheet, column.name);
     const bool abovePulls = usual && *usual > 0.0 && sd > kNoiseTimesSet * *usual && (!limit || sd > 0.3 * *limit);
@@ -113,7 +113,7 @@ void frozen(EventSheet& sheet, const Column& column) {
     if (isIn(kMayStandStill, column.name))
         return;
     const auto values = sheet.s.part(column);
-    if (sheet.context.own && sheet.context.own->at(column.name).longestStill < values.size() / 4)
+    if (sheet.curve.seen->traits.at(column.name).longestStill < values.size() / 4)
         return;
     const Run run = longestStill(values);
     const double seconds = static_cast<double>(run.rows) * sheet.s.step_s;
@@ -121,7 +121,7 @@ void frozen(EventSheet& sheet, const Column& column) {
         return;
     size_t usual = 0;
     for (const EventReference& other : sheet.context.references)
-        if (const auto same = other.traits->find(column.name); same != other.traits->end())
+        if (const auto same = other.curve->seen->traits.find(column.name); same != other.curve->seen->traits.end())
             usual = std::max(usual, same->second.longestStill);
     const bool movesElsewhere = usual > 0 && 4 * usual < run.rows;
     const bool movedBefore =
@@ -136,14 +136,6 @@ void frozen(EventSheet& sheet, const Column& column) {
 }
 
 } // namespace
-
-ChannelTraits channelTraits(const ChannelTable& raw, const Curve& curve) {
-    const SweepRows s = sweepOf(curve);
-    ChannelTraits out;
-    for (const Column& column : raw.columns)
-        out[column.name] = {sampleNoise(s.part(column)), longestStill(s.part(column)).rows};
-    return out;
-}
 
 void findWiringEvents(EventSheet& sheet) {
     absorber(sheet);

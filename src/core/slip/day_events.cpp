@@ -3,83 +3,102 @@
 #include "core/slip/day_events.h"
 
 #include <algorithm>
+#include <cassert>
+#include <cmath>
+#include <map>
 
 namespace hillrun {
 namespace {
 
+/// More do not make a median better, and the work stays in proportion to the pulls.
+constexpr size_t kMostCompanions = 12;
+
 double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : 0.0; }
 
-/// Finds events pull by pull and keeps what it measured of each.
-class DayEventFinder {
-public:
-    DayEventFinder(const TestDay& day, const std::vector<PullResult>& pulls)
-        : m_day(day), m_pulls(pulls), m_dyno(dynoOf(day)) {}
+/// The used pulls of one set or build, in time order.
+using Group = std::vector<size_t>;
 
-    std::vector<Event> eventsOf(const PullResult& result) {
-        const Pull* pull = findPull(m_day, result.id);
-        if (!result.curve || !pull || !pull->raw)
-            return {};
-        EventContext context;
-        context.own = traitsOf(*pull, *result.curve);
-        context.ambient_kpa = ambientOf(*pull);
-        context.boosted = m_day.article.engine.aspiration != Aspiration::Natural;
-        context.steps = m_day.cell.sweep == SweepDirection::Steps;
-        context.plannedEnd_rpm = m_day.plan.protocol.end_rpm;
-        context.fuel = m_day.article.fuel.kind;
-        context.ignition = m_day.article.engine.ignition;
-        context.gear = pull->gear;
-        for (int gear = 1; gear <= static_cast<int>(m_dyno.vehicle.gears.size()); ++gear)
-            context.gearRatios.push_back(gearRatio(m_dyno, gear, result.curve->source->drivenIsRoller));
-        for (const PullResult* other : companionsOf(m_pulls, result))
-            if (const Pull* raw = findPull(m_day, other->id); raw && raw->raw)
-                context.references.push_back({&*other->curve, traitsOf(*raw, *other->curve), ambientOf(*raw)});
-        return findEvents(*pull->raw, *result.curve, context);
+/// Those of the group that lie nearest in time, without the pull itself, in the day's order.
+std::vector<size_t> nearestOf(const Group& group, const std::vector<PullResult>& pulls, size_t pull) {
+    const auto earlier = [&](size_t one, size_t other) { return pulls[one].time_h < pulls[other].time_h; };
+    auto from = std::lower_bound(group.begin(), group.end(), pull, earlier);
+    auto to = from;
+    std::vector<size_t> out;
+    while (out.size() < kMostCompanions && (from != group.begin() || to != group.end())) {
+        const bool back = to == group.end() ||
+                          (from != group.begin() && pulls[pull].time_h - pulls[*(from - 1)].time_h <
+                                                        pulls[*to].time_h - pulls[pull].time_h);
+        const size_t next = back ? *--from : *to++;
+        if (next != pull)
+            out.push_back(next);
     }
-
-private:
-    const ChannelTraits* traitsOf(const Pull& pull, const Curve& curve) {
-        auto it = m_traits.find(pull.id);
-        if (it == m_traits.end())
-            it = m_traits.emplace(pull.id, channelTraits(*pull.raw, curve)).first;
-        return &it->second;
-    }
-
-    const TestDay& m_day;
-    const std::vector<PullResult>& m_pulls;
-    Dyno m_dyno;
-    std::map<std::string, ChannelTraits> m_traits;
-};
+    std::sort(out.begin(), out.end());
+    return out;
+}
 
 } // namespace
 
-std::vector<const PullResult*> companionsOf(const std::vector<PullResult>& pulls, const PullResult& pull, bool* ofSet) {
-    std::vector<const PullResult*> build;
-    std::vector<const PullResult*> set;
-    for (const PullResult& other : pulls) {
-        if (&other == &pull || other.id == pull.id || other.build != pull.build || !other.curve || !other.used)
-            continue;
-        build.push_back(&other);
-        if (other.set == pull.set)
-            set.push_back(&other);
+std::vector<Companions> companionsOfAll(const std::vector<PullResult>& pulls) {
+    std::vector<size_t> inTime;
+    for (size_t i = 0; i < pulls.size(); ++i)
+        if (pulls[i].curve && pulls[i].used)
+            inTime.push_back(i);
+    std::stable_sort(inTime.begin(), inTime.end(),
+                     [&](size_t one, size_t other) { return pulls[one].time_h < pulls[other].time_h; });
+    std::map<std::string, Group> builds;
+    std::map<std::pair<std::string, int>, Group> sets;
+    for (const size_t i : inTime) {
+        builds[pulls[i].build].push_back(i);
+        sets[{pulls[i].build, pulls[i].set}].push_back(i);
     }
-    if (ofSet)
-        *ofSet = !set.empty();
-    return set.empty() ? build : set;
+    std::vector<Companions> out;
+    for (size_t i = 0; i < pulls.size(); ++i) {
+        out.push_back({nearestOf(sets[{pulls[i].build, pulls[i].set}], pulls, i), true});
+        if (out.back().pulls.empty())
+            out.back() = {nearestOf(builds[pulls[i].build], pulls, i), false};
+    }
+    return out;
 }
 
-std::vector<Event> eventsOf(const TestDay& day, const std::vector<PullResult>& pulls, const std::string& id) {
-    DayEventFinder finder(day, pulls);
-    for (const PullResult& result : pulls)
-        if (result.id == id)
-            return finder.eventsOf(result);
-    return {};
+std::vector<const PullResult*> companionsOf(const std::vector<PullResult>& pulls, const PullResult& pull, bool* ofSet) {
+    std::vector<const PullResult*> out;
+    const auto number = static_cast<size_t>(&pull - pulls.data());
+    assert(number < pulls.size());
+    const Companions companions = companionsOfAll(pulls)[number];
+    for (const size_t i : companions.pulls)
+        out.push_back(&pulls[i]);
+    if (ofSet)
+        *ofSet = companions.ofSet;
+    return out;
+}
+
+EventContext eventContext(const TestDay& day, const std::vector<PullResult>& pulls, size_t pull,
+                          const Companions& companions) {
+    assert(day.pulls.size() == pulls.size() && pulls[pull].curve);
+    const Dyno dyno = dynoOf(day);
+    EventContext out;
+    out.ambient_kpa = ambientOf(day.pulls[pull]);
+    out.boosted = day.article.engine.aspiration != Aspiration::Natural;
+    out.steps = day.cell.sweep == SweepDirection::Steps;
+    out.plannedEnd_rpm = day.plan.protocol.end_rpm;
+    out.fuel = day.article.fuel.kind;
+    out.ignition = day.article.engine.ignition;
+    out.gear = day.pulls[pull].gear;
+    for (int gear = 1; gear <= static_cast<int>(dyno.vehicle.gears.size()); ++gear)
+        out.gearRatios.push_back(gearRatio(dyno, gear, pulls[pull].curve->source().drivenIsRoller));
+    for (const size_t other : companions.pulls)
+        out.references.push_back({pulls[other].curve.get(), ambientOf(day.pulls[other])});
+    return out;
 }
 
 void addEvents(const TestDay& day, std::vector<PullResult>& pulls) {
-    DayEventFinder finder(day, pulls);
-    for (PullResult& result : pulls)
-        if (result.curve)
-            result.curve->events = finder.eventsOf(result);
+    const std::vector<Companions> companions = companionsOfAll(pulls);
+    for (size_t i = 0; i < pulls.size(); ++i) {
+        pulls[i].events.clear();
+        if (pulls[i].curve)
+            pulls[i].events =
+                findEvents(*day.pulls[i].raw, *pulls[i].curve, eventContext(day, pulls, i, companions[i]));
+    }
 }
 
 } // namespace hillrun

@@ -54,8 +54,8 @@ std::string signedPercent(double percent) {
 /// One pull against its companions.
 class SlipWriter {
 public:
-    SlipWriter(const TestDay& day, const DayAnalysis& analysis, const Pull& pull, const std::vector<Event>* events)
-        : m_day(day), m_analysis(analysis), m_pull(pull), m_events(events) {
+    SlipWriter(const TestDay& day, const DayAnalysis& analysis, const Pull& pull)
+        : m_day(day), m_analysis(analysis), m_pull(pull) {
         for (const PullResult& result : analysis.pulls)
             if (result.id == pull.id)
                 m_result = &result;
@@ -106,15 +106,15 @@ private:
                 other.time_h <= m_result->time_h)
                 ++m_slip.numberInSet;
         m_companions = companionsOf(m_analysis.pulls, *m_result, &m_ofSet);
-        m_range = m_result->curve->sweep.window_rpm;
+        m_range = m_result->curve->sweep().window_rpm;
         for (const PullResult* other : m_companions) {
-            m_range.low = std::max(m_range.low, other->curve->sweep.window_rpm.low);
-            m_range.high = std::min(m_range.high, other->curve->sweep.window_rpm.high);
+            m_range.low = std::max(m_range.low, other->curve->sweep().window_rpm.low);
+            m_range.high = std::min(m_range.high, other->curve->sweep().window_rpm.high);
         }
     }
 
     void events() {
-        m_slip.events = m_events ? *m_events : eventsOf(m_day, m_analysis.pulls, m_pull.id);
+        m_slip.events = m_result->events;
         for (size_t i = 0; i < m_slip.events.size(); ++i) {
             const Event& event = m_slip.events[i];
             std::string text = eventTitle(event.kind) + ": " + event.why;
@@ -155,7 +155,7 @@ private:
     [[nodiscard]] double startOf(const PullResult& result, const std::string& channel) const {
         const Pull* pull = findPull(m_day, result.id);
         const Column* column = pull && pull->raw ? pull->raw->find(channel) : nullptr;
-        return column ? column->values[result.curve->sweep.first] : std::nan("");
+        return column ? column->values[result.curve->sweep().first] : std::nan("");
     }
 
     /// Against the control windows, and against the other pulls of the set.
@@ -201,12 +201,12 @@ private:
     }
 
     void sameAsSet(const char* channel, int decimals) {
-        const auto own = m_result->curve->channels.find(channel);
-        if (own == m_result->curve->channels.end() || m_companions.empty())
+        const auto own = m_result->curve->channels().find(channel);
+        if (own == m_result->curve->channels().end() || m_companions.empty())
             return;
         std::vector<double> others;
         for (const PullResult* other : m_companions)
-            if (const auto it = other->curve->channels.find(channel); it != other->curve->channels.end())
+            if (const auto it = other->curve->channels().find(channel); it != other->curve->channels().end())
                 others.push_back(meanIn(*other->curve, it->second, m_range));
         const double off = meanIn(*m_result->curve, own->second, m_range) - meanOf(others);
         if (!std::isfinite(off))
@@ -247,7 +247,6 @@ private:
     const TestDay& m_day;
     const DayAnalysis& m_analysis;
     const Pull& m_pull;
-    const std::vector<Event>* m_events; ///< found before; null: to be found
     const PullResult* m_result = nullptr;
     std::vector<const PullResult*> m_companions;
     bool m_ofSet = false; ///< companions of the same set, not only of the build
@@ -257,9 +256,8 @@ private:
 
 } // namespace
 
-PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull,
-                  const std::vector<Event>* events) {
-    return SlipWriter(day, analysis, *findPull(day, pull), events).write();
+PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull) {
+    return SlipWriter(day, analysis, *findPull(day, pull)).write();
 }
 
 std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis) {

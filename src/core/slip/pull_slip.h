@@ -32,9 +32,8 @@ struct PullSlip {
     bool operator==(const PullSlip&) const = default;
 };
 
-/// The slip of one pull of an analysed day. Needs a pull of that id. `events`: as found before, or null to find them.
-PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull,
-                  const std::vector<Event>* events = nullptr);
+/// The slip of one pull of an analysed day, with the events that were found. Needs a pull of that id.
+PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::string& pull);
 
 /// "Still climbing 0.6 % a pull: take more before you change anything." while the newest set settles; empty otherwise.
 /// From the slope of at least three pulls in use against the repeatability.

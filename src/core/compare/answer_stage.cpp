@@ -1,0 +1,184 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/compare/compare_builds.h"
+#include "core/compare/day_stages.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <limits>
+#include <map>
+
+namespace hillrun {
+namespace {
+
+constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
+
+/// Base to each other build and each build to its neighbour, in build order; or the pairs asked for.
+std::vector<std::pair<std::string, std::string>> pairsOf(const std::vector<std::string>& ids,
+                                                         const AnalysisSettings& settings) {
+    if (!settings.pairs.empty())
+        return settings.pairs;
+    std::vector<std::pair<std::string, std::string>> out;
+    for (size_t i = 1; i < ids.size(); ++i)
+        out.emplace_back(ids[0], ids[i]);
+    for (size_t i = 2; i < ids.size(); ++i)
+        out.emplace_back(ids[i - 1], ids[i]);
+    for (const auto& pair : settings.alsoPairs) {
+        const bool both =
+            std::count(ids.begin(), ids.end(), pair.first) + std::count(ids.begin(), ids.end(), pair.second) == 2;
+        if (both && pair.first != pair.second && std::find(out.begin(), out.end(), pair) == out.end())
+            out.push_back(pair);
+    }
+    return out;
+}
+
+double curveMean_w(const Curve& curve, const RpmRange& range) {
+    double sum = 0.0;
+    double count = 0.0;
+    for (size_t i = 0; i < curve.rpm.size(); ++i) {
+        if (!range.holds(curve.rpm[i]) || !std::isfinite(curve.power_w[i]))
+            continue;
+        sum += curve.power_w[i];
+        count += 1.0;
+    }
+    const bool covers = !curve.rpm.empty() && curve.rpm.front() <= range.low && curve.rpm.back() >= range.high;
+    return count > 0.0 && covers ? sum / count : kNaN;
+}
+
+void fillBandMeans(DayAnalysis& out) {
+    std::map<int, std::pair<double, int>> sets;
+    for (PullResult& pull : out.pulls) {
+        pull.bandMean_w = pull.curve ? curveMean_w(*pull.curve, out.common_rpm) : kNaN;
+        if (pull.used && std::isfinite(pull.bandMean_w)) {
+            sets[pull.set].first += pull.bandMean_w;
+            sets[pull.set].second += 1;
+        }
+    }
+    for (PullResult& pull : out.pulls) {
+        const auto [sum, count] = sets[pull.set];
+        pull.differenceFromSet_pct = count > 0 ? 100.0 * (pull.bandMean_w / (sum / count) - 1.0) : kNaN;
+    }
+}
+
+void fillSpread(DayAnalysis& out) {
+    const DayModel& model = *out.model;
+    out.pooledSd_w.assign(out.rpm.size(), kNaN);
+    if (model.degreesOfFreedom <= 0)
+        return;
+    for (size_t p = 0; p < out.rpm.size(); ++p) {
+        const auto i = static_cast<Eigen::Index>(p);
+        double sum = 0.0;
+        double count = 0.0;
+        for (Eigen::Index r = 0; r < model.input.logPower.rows(); ++r) {
+            if (!std::isfinite(model.input.logPower(r, i)))
+                continue;
+            sum += model.input.logPower(r, i);
+            count += 1.0;
+        }
+        if (count > 0.0)
+            out.pooledSd_w[p] =
+                std::exp(sum / count) * std::sqrt(model.levelSd * model.levelSd + model.shapeVariance(i));
+    }
+}
+
+void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
+    if (!clock.clockKnown)
+        out.notes.emplace_back("Some pulls carry no time: drift goes by their order, five minutes a pull.");
+    if (out.model->windowShrunk)
+        out.notes.push_back(fmt::format("The pulls overlap little: only {:.0f}-{:.0f} rpm is used.", out.common_rpm.low,
+                                        out.common_rpm.high));
+    if (out.model->degreesOfFreedom <= 0)
+        out.notes.emplace_back("No repeatability was measured today: nothing can be proven.");
+    if (!out.model->drift.identified && out.builds.size() > 1)
+        out.notes.emplace_back("No return to base: drift cannot be told from the parts.");
+    if (out.place.estimate)
+        out.notes.push_back(
+            fmt::format("Power {} is an estimate{}.", placeText({out.place.at, false}),
+                        out.loss ? fmt::format(" from the coast-downs of {} pulls", out.loss->pulls)
+                                 : fmt::format(": {:g} % taken as lost on the way, a crude figure", day.loss.percent)));
+    for (const PullResult& pull : out.pulls) {
+        if (pull.used && pull.curve && !pull.curve->air.validityNote.empty())
+            out.notes.push_back(fmt::format("{}: {}.", pull.id, pull.curve->air.validityNote));
+    }
+}
+
+void findCommonRange(DayAnalysis& out) {
+    const auto& core = out.model->core;
+    const auto first = std::find(core.begin(), core.end(), char{1}) - core.begin();
+    const auto last = core.rend() - std::find(core.rbegin(), core.rend(), char{1}) - 1;
+    out.common_rpm = {out.rpm[static_cast<size_t>(first)], out.rpm[static_cast<size_t>(last)]};
+}
+
+void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawCache& cache) {
+    const PairInput input{day, *out.model, out.settings, out.pulls, plan.fitted, plan.buildIds};
+    for (const std::string& id : plan.buildIds)
+        out.builds.push_back(fittedBuild(input, id));
+    std::vector<std::pair<std::string, std::string>> pairs;
+    std::vector<ContrastCurve> contrasts;
+    for (const auto& [from, to] : pairsOf(plan.buildIds, out.settings)) {
+        const auto has = [&](const std::string& id) {
+            return std::find(plan.buildIds.begin(), plan.buildIds.end(), id) != plan.buildIds.end();
+        };
+        if (!has(from) || !has(to)) {
+            out.whyNoComparison = fmt::format("{} has no pull in use", has(from) ? to : from);
+            continue;
+        }
+        if (auto contrast = evaluate(*out.model, pairContrast(input, from, to), out.settings.drift)) {
+            pairs.emplace_back(from, to);
+            contrasts.push_back(std::move(*contrast));
+        }
+    }
+    const CriticalValues critical = criticalValues(*out.model, contrasts, cache);
+    for (size_t i = 0; i < pairs.size(); ++i)
+        out.comparisons.push_back(
+            compareBuilds(input, pairs[i].first, pairs[i].second, contrasts[i], critical.own[i], critical.family));
+    if (plan.buildIds.size() < 2)
+        out.whyNoComparison = "only one build has pulls in use";
+}
+
+/// The loss curve is asked for speeds no coast-down has shown; said once.
+
+} // namespace
+
+void checkSettings(const TestDay& day, const AnalysisSettings& settings) {
+    for (const auto& [from, to] : settings.pairs) {
+        for (const std::string& id : {from, to})
+            if (!findBuild(day, id))
+                throw DataError(Problem::UnknownBuild, {id});
+        if (from == to)
+            throw DataError(Problem::BadValue, {to, "a build cannot be compared with itself"});
+    }
+    for (const RpmRange& band : settings.bands)
+        if (!(band.low >= 0.0 && band.high > band.low))
+            throw DataError(Problem::BadBand, {fmt::format("{:g}:{:g}", band.low, band.high)});
+}
+
+DayAnalysis answer(const TestDay& day, const AnalysisSettings& settings, ReducedDay reduced, const FitPlan& plan,
+                   const FittedDay& fitted, DrawCache& cache) {
+    DayAnalysis out;
+    out.settings = settings;
+    out.pulls = std::move(reduced.pulls);
+    out.loss = reduced.loss;
+    out.notes = std::move(reduced.notes);
+    out.place = {day.cell.measuredAt, false};
+    for (const PullResult& pull : out.pulls)
+        if (pull.curve)
+            out.place = pull.curve->place;
+    out.school = schoolText(settings.reduce.standard, engineForAir(day));
+    out.rpm = plan.input.rpm;
+    out.model = fitted.model;
+    out.whyNoComparison = fitted.whyNot;
+    if (!out.model)
+        return out;
+    findCommonRange(out);
+    fillBandMeans(out);
+    fillSpread(out);
+    for (const PullFlag& flag : fitted.flags)
+        out.pulls[plan.fitted[flag.pull]].flags.push_back(flag);
+    compareAll(out, day, plan, cache);
+    fillNotes(out, day, dayClock(day));
+    return out;
+}
+
+} // namespace hillrun

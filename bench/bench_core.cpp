@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "big_day.h"
-#include "core/compare/analyse.h"
+#include "engine/day_engine.h"
 #include "core/slip/day_events.h"
 #include "formats/answers_json.h"
 #include "formats/pull_file.h"
@@ -20,13 +20,13 @@ void readCsv(benchmark::State& state) {
 }
 BENCHMARK(readCsv)->Unit(benchmark::kMillisecond);
 
-void analyseWholeDay(benchmark::State& state) { // read, reduce, fit, compare, nothing kept between rounds
+void analyseWholeDay(benchmark::State& state) { // read, observe, correct, fit, compare, events; nothing kept
     for (auto _ : state) {
-        DrawCache cache;
-        benchmark::DoNotOptimize(analyse(readDay(bench::bigDayFolder()), {}, cache));
+        DayEngine engine;
+        benchmark::DoNotOptimize(engine.analyse(readDay(bench::bigDayFolder()), {}));
     }
 }
-BENCHMARK(analyseWholeDay)->Unit(benchmark::kMillisecond);
+BENCHMARK(analyseWholeDay)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 void readWholeDay(benchmark::State& state) {
     for (auto _ : state)
@@ -60,37 +60,37 @@ void eventsOfWholeDay(benchmark::State& state) { // everything found on 30 pulls
 }
 BENCHMARK(eventsOfWholeDay)->Unit(benchmark::kMillisecond);
 
-void changedStandard(benchmark::State& state) { // what the window works out when a choice changes
+void changedStandard(benchmark::State& state) { // what the window works out when a choice changes, events too
     const TestDay day = readDay(bench::bigDayFolder());
-    DrawCache cache;
+    DayEngine engine;
     AnalysisSettings settings;
     int round = 0;
     for (auto _ : state) {
         settings.reduce.standard = ++round % 2 ? Standard::SaeJ607 : Standard::SaeJ1349;
-        benchmark::DoNotOptimize(analyse(day, settings, cache));
+        benchmark::DoNotOptimize(engine.analyse(day, settings));
     }
 }
-BENCHMARK(changedStandard)->Unit(benchmark::kMillisecond);
+BENCHMARK(changedStandard)->Unit(benchmark::kMillisecond)->UseRealTime();
 
-/// A trim is dragged, everything is worked out again.
+/// A trim is dragged, what depends on it is worked out again, events too.
 void dragTrim(benchmark::State& state, TestDay day) {
-    DrawCache cache;
+    DayEngine engine;
     double low = 2600.0;
     for (auto _ : state) {
         low = low > 2900.0 ? 2600.0 : low + 10.0;
         day.pulls[3].window_rpm = RpmRange{low, 7400.0};
-        benchmark::DoNotOptimize(analyse(day, {}, cache));
+        benchmark::DoNotOptimize(engine.analyse(day, {}));
     }
 }
 
 void changedTrim(benchmark::State& state) { dragTrim(state, readDay(bench::bigDayFolder())); }
-BENCHMARK(changedTrim)->Unit(benchmark::kMillisecond);
+BENCHMARK(changedTrim)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 void changedTrimOnTheDemoDay(benchmark::State& state) {
     const char* data = std::getenv("HILLRUN_DATA");
     dragTrim(state, readDay(std::filesystem::path(data ? data : "data") / "demo" / "day-1-flat-twin"));
 }
-BENCHMARK(changedTrimOnTheDemoDay)->Unit(benchmark::kMillisecond);
+BENCHMARK(changedTrimOnTheDemoDay)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 } // namespace
 

@@ -77,7 +77,7 @@ void judgeDay(const FitInput& input, double truth, bool wantFlags, Tally& tally)
     const auto contrast = evaluate(model, k, {});
     DrawCache cache;
     const std::vector<ContrastCurve> one{*contrast};
-    const double critical = criticalValues(model, one, cache).own.front();
+    const double critical = criticalValues(model, one, 1, cache).own.front();
     bool inside = true;
     bool claim = false;
     double points = 0.0;

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cell/link_tester.h"
 
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 
 using namespace Qt::StringLiterals;
 

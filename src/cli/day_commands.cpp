@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 #include "core/errors/shown_text.h"
 #include "core/slip/day_events.h"
 #include "engine/day_engine.h"
@@ -72,16 +73,6 @@ AnalysisSettings settingsOf(const AnalyseOptions& o) {
     return out;
 }
 
-/// The bands that the day asks for come before those of the command line.
-AnalysisSettings withBands(const AnalysisSettings& settings, const TestDay& day) {
-    AnalysisSettings out = settings;
-    out.bands = day.bands;
-    for (const RpmRange& band : settings.bands)
-        if (std::find(out.bands.begin(), out.bands.end(), band) == out.bands.end())
-            out.bands.push_back(band);
-    return out;
-}
-
 /// Analyses a day for a reader who cannot ask back: no pull or no shared range is an error.
 std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
                                                   DayEngine& engine) {
@@ -124,7 +115,7 @@ std::string batchLine(const std::string& path, const AnalysisSettings& settings)
     try {
         DayEngine engine(1); // the days are side by side already
         const TestDay day = readDay(path);
-        const Json answer = analyseAnswer(*analyseOrThrow(day, withBands(settings, day), engine));
+        const Json answer = analyseAnswer(*analyseOrThrow(day, settingsFor(day, settings), engine));
         for (const auto& [key, value] : answer.items())
             out[key] = value;
         return dumpJson(out);
@@ -164,7 +155,7 @@ void runAnalyse(const AnalyseOptions& o) {
     const TestDay day = readDay(o.day);
     warnOf(day);
     DayEngine engine;
-    const auto analysis = analyseOrThrow(day, withBands(settings, day), engine);
+    const auto analysis = analyseOrThrow(day, settingsFor(day, settings), engine);
     if (o.json || o.jsonLines)
         fmt::print("{}\n", dumpJson(analyseAnswer(*analysis)));
     else
@@ -214,8 +205,7 @@ void runExport(const std::string& path, const std::string& target, const AirOpti
     DayEngine engine;
     AnalysisSettings all;
     all.reduce = settings;
-    all.bands = day.bands;
-    const auto worked = analyseOrThrow(day, all, engine);
+    const auto worked = analyseOrThrow(day, settingsFor(day, all), engine);
     const DayAnalysis& analysis = *worked;
     if (ending == ".csv")
         writeFileSafely(target, curvesCsv(day, analysis, {}));

@@ -34,7 +34,9 @@ public:
     using Progress = std::function<void(double share)>; ///< 0 to 1, from the calling thread
 
     /// 0: as many threads as the machine has cores.
-    explicit DayEngine(unsigned threads = 0) : m_workers(threads) {}
+    explicit DayEngine(unsigned threads = 0)
+        : m_workers(threads),
+          m_draws([this](size_t count, const std::function<void(size_t)>& work) { m_workers.forEach(count, work); }) {}
 
     /// The day worked out, its events too. Null when `stop` was asked for meanwhile; what was finished is kept.
     /// Throws DataError (UnknownBuild, BadBand) for settings that do not fit the day.

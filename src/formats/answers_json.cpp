@@ -5,6 +5,7 @@
 #include "core/weather/altitude.h"
 
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 
 #include <array>
 #include <cmath>
@@ -46,6 +47,21 @@ Json bandJson(const BandResult& band) {
             {"p", numberOrNull(band.p)}};
 }
 
+/// For the difference that matters, else for this one as large as it now looks; null when nothing is open.
+Json settleJson(const Comparison& c) {
+    if (!c.toSettle || !(c.toSettle->matters || c.toSettle->seen))
+        return nullptr;
+    const PullsToSettle& one = c.toSettle->matters ? *c.toSettle->matters : *c.toSettle->seen;
+    Json out;
+    out["for"] = c.toSettle->matters ? "what_matters" : "as_it_looks";
+    out["difference_kw"] = numberOrNull(one.difference_w / 1000.0);
+    out["pulls_per_set"] = one.pullsPerSet ? Json(*one.pullsPerSet) : Json(nullptr); // null: 30 would not do
+    out["pulls_per_set_as_measured"] = one.asMeasured ? Json(*one.asMeasured) : Json(nullptr);
+    out["minutes"] = one.pullsPerSet ? numberOrNull(one.minutes) : Json(nullptr);
+    out["return_to_base_added"] = one.returnAdded;
+    return out;
+}
+
 Json comparisonJson(const Comparison& c) {
     Json out;
     out["from"] = c.from;
@@ -80,6 +96,7 @@ Json comparisonJson(const Comparison& c) {
                                         {"tolerance", row.tolerance},
                                         {"verdict", likeVerdictName(row.verdict)}});
     out["verdict"] = verdictName(c.verdict);
+    out["to_settle"] = settleJson(c);
     out["summary"] = summary(c, {});
     return out;
 }

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/pull/channel_table.h"
+#include "core/channels/channel_table.h"
 
 #include <cstdint>
 #include <optional>

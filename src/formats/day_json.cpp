@@ -126,12 +126,7 @@ Pull readPull(ObjectReader in) {
     if (out.torqueFactor && !(*out.torqueFactor > 0.0))
         throw DataError(Problem::BadValue, {std::to_string(*out.torqueFactor), "above zero"},
                         in.place("torque_factor"));
-    const auto window = in.numbers("window_rpm");
-    if (!window.empty()) {
-        if (window.size() != 2 || !(window[0] >= 0.0 && window[1] > window[0]))
-            throw DataError(Problem::WrongType, {"[low, high] in rpm"}, in.place("window_rpm"));
-        out.window_rpm = RpmRange{window[0], window[1]};
-    }
+    out.window_rpm = in.range("window_rpm");
     out.use = in.flag("use", true);
     out.reason = in.text("reason");
     out.note = in.text("note");
@@ -232,6 +227,19 @@ Json pullJson(const Pull& pull) {
     return out;
 }
 
+/// Roles of parts where the guess was corrected.
+void readRoles(TestDay& day, ObjectReader& in) {
+    for (const auto& [part, name] : in.namedTexts("part_roles")) {
+        const auto roles = partRoles();
+        const auto role =
+            std::find_if(roles.begin(), roles.end(), [&](PartRole one) { return name == partRoleName(one); });
+        if (role == roles.end())
+            throw DataError(Problem::BadValue, {name, "a role such as fuel, jets, map or exhaust"},
+                            in.place("part_roles"));
+        day.partRoles[part] = *role;
+    }
+}
+
 void checkVersion(ObjectReader& in) {
     if (in.text("format") != "hill-run-day")
         throw DataError(Problem::NotADay, {}, in.place("format"));
@@ -268,6 +276,7 @@ TestDay dayFromJson(std::string_view text, const std::string& file) {
             throw DataError(Problem::WrongType, {"a list of [low, high] in rpm"}, in.place("bands_rpm"));
         day.bands.push_back({band[0], band[1]});
     }
+    readRoles(day, in);
     for (ObjectReader& one : in.objects("attachments"))
         day.attachments.push_back({one.requiredText("file"), lowerHex(one.text("sha256"))});
     readPlanned(day, in);
@@ -311,6 +320,8 @@ std::string dayToJson(const TestDay& day) {
     }
     for (const RpmRange& band : day.bands)
         out["bands_rpm"].push_back({band.low, band.high});
+    for (const auto& [part, role] : day.partRoles)
+        out["part_roles"][part] = partRoleName(role);
     for (const Attachment& one : day.attachments)
         out["attachments"].push_back({{"file", one.file}, {"sha256", one.sha256}});
     addPlanned(out, day);

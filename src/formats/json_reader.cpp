@@ -161,6 +161,15 @@ std::vector<std::vector<double>> ObjectReader::rowsOfNumbers(const char* key) {
     return out;
 }
 
+std::optional<RpmRange> ObjectReader::range(const char* key) {
+    const auto ends = numbers(key);
+    if (ends.empty())
+        return std::nullopt;
+    if (ends.size() != 2 || !(ends[0] >= 0.0 && ends[1] > ends[0]))
+        throw DataError(Problem::WrongType, {"[low, high] in rpm"}, place(key));
+    return RpmRange{ends[0], ends[1]};
+}
+
 std::vector<std::string> ObjectReader::texts(const char* key) {
     std::vector<std::string> out;
     const Json* value = find(key);

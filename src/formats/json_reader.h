@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/errors/data_error.h"
+#include "core/units/rpm_range.h"
 
 #include <nlohmann/json.hpp>
 #include <optional>
@@ -33,6 +34,8 @@ public:
     bool flag(const char* key, bool fallback);
     std::vector<double> numbers(const char* key);
     std::vector<std::vector<double>> rowsOfNumbers(const char* key);
+    /// [low, high] in rpm, low before high.
+    std::optional<RpmRange> range(const char* key);
     std::vector<std::string> texts(const char* key);
     /// The index of the value among `names`; the first for a missing key.
     size_t choice(const char* key, const std::vector<const char*>& names);

@@ -28,6 +28,10 @@ Plan readPlan(ObjectReader in) {
     out.repeatability_pct = in.number("repeatability_pct");
     out.coolDown_min = in.number("cool_down_min");
     out.change_min = in.number("change_min");
+    for (ObjectReader& pair : in.objects("pairs"))
+        out.pairs.emplace_back(pair.requiredText("from"), pair.requiredText("to"));
+    out.driftBound_pct = in.number("drift_bound_pct");
+    out.use_rpm = in.range("use_rpm");
     out.protocol = readProtocol(in.object("protocol"));
     out.unknownKeys = in.unknownKeys();
     return out;
@@ -52,6 +56,11 @@ Json planJson(const Plan& plan) {
     putKnown(out, "repeatability_pct", plan.repeatability_pct);
     putKnown(out, "cool_down_min", plan.coolDown_min);
     putKnown(out, "change_min", plan.change_min);
+    for (const auto& [from, to] : plan.pairs)
+        out["pairs"].push_back({{"from", from}, {"to", to}});
+    putKnown(out, "drift_bound_pct", plan.driftBound_pct);
+    if (plan.use_rpm)
+        out["use_rpm"] = {plan.use_rpm->low, plan.use_rpm->high};
     out["protocol"] = protocolJson(plan.protocol);
     addUnknown(out, plan.unknownKeys);
     return out;
@@ -61,6 +70,10 @@ void checkOrder(const TestDay& day, ObjectReader& in) {
     for (const std::string& build : day.plan.order)
         if (!findBuild(day, build))
             throw DataError(Problem::UnknownBuild, {build}, in.place("plan.order"));
+    for (const auto& [from, to] : day.plan.pairs)
+        for (const std::string& build : {from, to})
+            if (!findBuild(day, build))
+                throw DataError(Problem::UnknownBuild, {build}, in.place("plan.pairs"));
 }
 
 } // namespace

@@ -4,7 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 
 #include <algorithm>
 #include <cctype>

@@ -3,6 +3,7 @@
 #include "report/plot.h"
 
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 
 #include <algorithm>
 #include <cmath>

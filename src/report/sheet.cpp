@@ -3,6 +3,7 @@
 #include "report/sheet.h"
 
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 #include "report/plot.h"
 #include "report/render.h"
 
@@ -59,11 +60,11 @@ public:
                                     c.changed.size() == 1 ? "One thing" : std::to_string(c.changed.size()) + " things",
                                     what),
                   8.5, kQuietInk);
+        if (!c.samePlace())
+            paragraph("Power was measured at different places: the difference holds the losses between.", 8.5,
+                      kWarning);
         for (const LikeForLike& row : c.likeForLike)
-            if (row.verdict == LikeVerdict::Differs && row.channel == "measured_at")
-                paragraph("Power was measured at different places: the difference holds the losses between.", 8.5,
-                          kWarning);
-            else if (row.verdict == LikeVerdict::Differs)
+            if (row.verdict == LikeVerdict::Differs)
                 paragraph(fmt::format("Not like for like: {} differs by {:+.3g} {} (tolerance {:g}).", row.channel,
                                       row.difference, row.unit == "1" ? "" : row.unit, row.tolerance),
                           8.5, kWarning);
@@ -107,7 +108,7 @@ public:
         const RpmRange x{c.rpm.front(), c.rpm.back()};
         ribbon(c, x);
         const std::vector<double> delta = inUnits(c.delta_w);
-        const Edges& band = c.namedBeforehand ? c.simultaneous95_w : c.family95_w;
+        const Edges& band = c.judgedBand();
         const std::vector<double> low = inUnits(band.low);
         const std::vector<double> highs = inUnits(band.high);
         double reach = 0.0;
@@ -118,8 +119,8 @@ public:
         reach = reach > 0.0 ? 1.1 * reach : 1.0;
         const double height = 158;
         Plot plot(page, {kPlotLeft, m_y + 14}, kPlotRight - kPlotLeft, height, x, -reach, reach);
-        plot.axes(fmt::format("Difference {} \xE2\x88\x92 {}, {} {}, with its 95 % band for the whole curve", c.to,
-                              c.from, powerUnitText(m_units.power), placeText(c.place)),
+        plot.axes(fmt::format("Difference {} \xE2\x88\x92 {}, {} {}{}", c.to, c.from, powerUnitText(m_units.power),
+                              placeText(c.place), c.hasInterval ? ", with its 95 % band for the whole curve" : ""),
                   true);
         if (c.hasInterval)
             plot.band(c.rpm, low, highs, 0x9FB0B4, 0.45);
@@ -156,6 +157,11 @@ public:
             words += fmt::format("; the lines cross at {} rpm", rpmText(std::round(crossover / 10.0) * 10.0));
         m_y += 3;
         paragraph(words + ".", 8.5, kInk);
+        if (const std::string settle = settleText(c, m_units); !settle.empty())
+            paragraph(settle, 8.5, kInk);
+        if (c.judgedBy == JudgedBy::AllPairs)
+            paragraph("Not one of the day's planned comparisons: judged by the wider band over all pairs.", 8.5,
+                      kQuietInk);
         m_y += 4;
     }
 

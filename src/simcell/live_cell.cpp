@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "simcell/live_cell.h"
 
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 #include "core/units/units.h"
 #include "formats/telemetry.h"
 #include "simcell/simulate.h"

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "simcell/pull_simulation.h"
 
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 #include "core/pull/dyno.h"
 #include "core/units/units.h"
 

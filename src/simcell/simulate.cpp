@@ -3,7 +3,7 @@
 #include "simcell/simulate.h"
 
 #include "core/day/local_time.h"
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 #include "core/units/units.h"
 #include "simcell/pull_simulation.h"
 

@@ -56,8 +56,8 @@ TEST_CASE("words of the compare page") {
     const Comparison& c = *demo.analysis.find("A", "B");
     const auto rows = bandRows(c, demo.view);
     REQUIRE(rows.size() == 4);
-    CHECK(rows[0].sure == u"gain"_s);
-    CHECK(rows[1].sure == u"cannot tell"_s);
+    CHECK(rows[0].claim == Claim::Gain);
+    CHECK(rows[1].claim == Claim::Unresolved);
     CHECK(changedText(c) == u"collector: 450 mm \u2192 600 mm"_s);
     CHECK(likeText(c).contains(u"matched"_s));
     bool warns = true;

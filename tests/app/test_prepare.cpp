@@ -56,7 +56,7 @@ struct NewDay : OpenWindow {
     QModelIndex cell(const QString& row, int column) {
         auto* table = find<QTableView>("buildTable");
         for (int i = 0; i < table->model()->rowCount(); ++i)
-            if (table->model()->headerData(i, Qt::Vertical).toString() == row)
+            if (table->model()->headerData(i, Qt::Vertical).toString().section(u" \u00B7 "_s, 0, 0) == row)
                 return table->model()->index(i, column);
         FAIL("no row " << row.toStdString());
         return {};

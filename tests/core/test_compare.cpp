@@ -61,7 +61,7 @@ TEST_CASE("a band's torque difference has an interval of its own, also where the
     }
 }
 
-TEST_CASE("pairs: base to each, neighbour to neighbour, others when looked at, or only those named") {
+TEST_CASE("the family: base to each and neighbour to neighbour, or only the pairs named; all others outside it") {
     const TestDay day = smallDay("A2 B2 C2 D2 A2");
     auto pairs = [](const DayAnalysis& a) {
         std::string out;
@@ -71,26 +71,46 @@ TEST_CASE("pairs: base to each, neighbour to neighbour, others when looked at, o
     };
     AnalysisSettings settings;
     CHECK(pairs(analysed(day)) == "AB AC AD BC CD ");
-    settings.alsoPairs = {{"B", "D"}, {"A", "B"}};
-    CHECK(pairs(analysed(day, settings)) == "AB AC AD BC CD BD ");
+    const DayAnalysis usual = analysed(day);
+    REQUIRE(usual.find("B", "D"));
+    CHECK(usual.find("B", "D")->judgedBy == JudgedBy::AllPairs);
+    CHECK(usual.otherPairs.size() == 12 - 5); // every ordered pair has its answer
     settings.pairs = {{"D", "B"}};
     const DayAnalysis named = analysed(day, settings);
     CHECK(pairs(named) == "DB ");
-    CHECK(named.comparisons.front().namedBeforehand);
+    CHECK(named.comparisons.front().judgedBy == JudgedBy::Itself);
+    CHECK(named.find("A", "B")->judgedBy == JudgedBy::AllPairs);
+    // All pairs together need a wider band than the family, the family a wider one than a pair by itself.
+    const auto width = [](const Edges& band) { return band.high[40] - band.low[40]; };
+    const Comparison* inside = usual.find("A", "B");
+    CHECK(width(inside->family95_w) > 1.05 * width(inside->simultaneous95_w));
+    CHECK(width(named.find("A", "B")->family95_w) > 1.002 * width(inside->family95_w));
 }
 
 TEST_CASE("a comparison turned round is the same one with the other sign") {
-    AnalysisSettings settings;
-    settings.alsoPairs = {{"B", "A"}};
-    const DayAnalysis a = analysed(smallDay("A3 B3 A3"), settings);
+    const DayAnalysis a = analysed(smallDay("A3 B3 A3"));
     const Comparison* there = a.find("A", "B");
     const Comparison* back = a.find("B", "A");
     REQUIRE((there && back));
-    for (size_t i = 0; i < there->rpm.size(); ++i)
-        CHECK((1.0 + there->delta_w[i] / a.findBuild("A")->power_w[i]) *
-                  (1.0 + back->delta_w[i] / a.findBuild("B")->power_w[i]) ==
-              Approx(1.0));
+    for (size_t i = 0; i < there->rpm.size(); ++i) {
+        CHECK(there->delta_w[i] == -back->delta_w[i]);
+        CHECK(there->family95_w.low[i] == -back->family95_w.high[i]);
+        CHECK(there->pointwise95_w.high[i] == -back->pointwise95_w.low[i]);
+    }
+    REQUIRE(there->bands.size() == back->bands.size());
+    for (size_t i = 0; i < there->bands.size(); ++i) {
+        CHECK(there->bands[i].low_w == -back->bands[i].high_w);
+        CHECK(there->bands[i].lowTorque_nm == -back->bands[i].highTorque_nm);
+        CHECK(there->bands[i].low90_w == -back->bands[i].high90_w);
+        CHECK((1.0 + there->bands[i].percent / 100.0) * (1.0 + back->bands[i].percent / 100.0) == Approx(1.0));
+        CHECK(back->bands[i].base_w == Approx(there->bands[i].base_w + there->bands[i].delta_w));
+    }
+    CHECK(there->peakPower_w.low == -back->peakPower_w.high);
+    CHECK(there->peakPowerShift_rpm.delta == -back->peakPowerShift_rpm.delta);
+    CHECK(there->verdict == VerdictKind::Gain);
     CHECK(back->verdict == VerdictKind::Loss);
+    CHECK(back->regions.front().kind == RegionKind::Loss);
+    CHECK(back->crossovers_rpm == there->crossovers_rpm);
 }
 
 TEST_CASE("pulls set aside, unreadable or without weather are left out with their reason") {

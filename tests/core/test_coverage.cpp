@@ -27,7 +27,7 @@ Counts study(const std::string& design, double drift_pct, const DriftSettings& s
         const auto contrast = evaluate(model, test::minus(2, 0, 1), settings);
         DrawCache cache;
         const std::vector<ContrastCurve> one{*contrast};
-        const double critical = criticalValues(model, one, cache).own.front();
+        const double critical = criticalValues(model, one, 1, cache).own.front();
         const double truth = std::log1p(0.015);
         bool inside = true;
         bool claimed = false;

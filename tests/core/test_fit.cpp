@@ -74,7 +74,7 @@ TEST_CASE("one pull a build gives a difference and no interval") {
     CHECK_FALSE(c->mayClaim());
     DrawCache cache;
     const std::vector<ContrastCurve> one{*c};
-    CHECK(std::isnan(criticalValues(model, one, cache).own.front()));
+    CHECK(std::isnan(criticalValues(model, one, 1, cache).own.front()));
 }
 
 TEST_CASE("a build that was never run cannot be estimated") {
@@ -89,7 +89,7 @@ TEST_CASE("the simultaneous band is wider than the pointwise one, the family's w
     const std::vector<ContrastCurve> pairs{*evaluate(model, minus(3, 0, 1), {}), *evaluate(model, minus(3, 0, 2), {}),
                                            *evaluate(model, minus(3, 1, 2), {})};
     DrawCache cache;
-    const CriticalValues c = criticalValues(model, pairs, cache);
+    const CriticalValues c = criticalValues(model, pairs, pairs.size(), cache);
     for (size_t i = 0; i < pairs.size(); ++i) {
         CHECK(c.own[i] * pairs[i].standardError(20) > pairs[i].pointwiseHalf(20));
         CHECK(c.family >= c.own[i]);
@@ -102,9 +102,9 @@ TEST_CASE("the same day gives the same digits, and the cache changes nothing") {
     const DayModel model = fitDay(sketchDay({}));
     const std::vector<ContrastCurve> one{*evaluate(model, minus(2, 0, 1), {})};
     DrawCache cache, other;
-    const double first = criticalValues(model, one, cache).family;
-    CHECK(criticalValues(model, one, cache).family == first);
-    CHECK(criticalValues(model, one, other).family == first);
+    const double first = criticalValues(model, one, 1, cache).family;
+    CHECK(criticalValues(model, one, 1, cache).family == first);
+    CHECK(criticalValues(model, one, 1, other).family == first);
 }
 
 TEST_CASE("pulls that end early lose only what they do not have") {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
@@ -99,7 +100,7 @@ TEST_CASE("verdicts follow regions, mean, equivalence and like for like") {
     c = base();
     c.bands[0].low_w = 100; // the mean excludes zero, no place on the curve does
     CHECK(judge(c) == VerdictKind::CannotTell);
-    c.namedBeforehand = true;
+    c.judgedBy = JudgedBy::Itself;
     CHECK(judge(c) == VerdictKind::Gain);
     CHECK(sentence(c).find("where along the curve cannot be told yet") != std::string::npos);
     c.regions = {region(3000, 4000, RegionKind::Loss, -500, 100), region(5000, 6000, RegionKind::Gain, 500, 100)};

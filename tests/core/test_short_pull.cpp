@@ -4,6 +4,7 @@
 
 #include "core/compare/analyse.h"
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 #include "day_support.h"
 #include "fit_support.h"
 

@@ -5,6 +5,7 @@
 #include "app/board/label_layout.h"
 
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 
 #include <algorithm>
 #include <cmath>

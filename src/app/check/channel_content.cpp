@@ -4,7 +4,8 @@
 
 #include "app/look/words.h"
 #include "core/compare/judge.h"
-#include "core/pull/channels.h"
+#include "core/compare/sentence.h"
+#include "core/channels/channels.h"
 #include "core/pull/curve_rows.h"
 
 #include <cmath>
@@ -13,12 +14,6 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 namespace {
-
-/// The channels that steer an engine stand first; the rest follows in the order of the pull file.
-constexpr const char* kFirst[] = {
-    "lambda",        "air_fuel_ratio", "ignition_advance", "knock_retard",          "manifold_pressure",
-    "throttle",      "wastegate_duty", "bypass_valve",     "exhaust_back_pressure", "airbox_pressure",
-    "fuel_pressure", "absorber_load",  "spark_current"};
 
 /// A column of one pull on its curve's grid, with how to say its values.
 struct PullColumn {
@@ -38,18 +33,19 @@ QString unitOf(const std::string& channel, const TestDay& day, const std::string
     return unit == u"C"_s ? u"\u00B0C"_s : unit;
 }
 
+/// The channels that steer an engine first, then the other known ones, then the rest by name.
 std::vector<std::string> namesInOrder(const Curve& curve) {
-    std::vector<std::string> out;
-    const auto has = [&](const std::string& name) { return curve.channels().contains(name); };
-    for (const char* name : kFirst)
-        if (has(name))
-            out.emplace_back(name);
+    std::vector<const ChannelInfo*> known;
     for (const ChannelInfo& info : standardChannels())
-        if (has(info.name) && std::string_view(info.name) != "time" &&
-            std::find(out.begin(), out.end(), info.name) == out.end())
-            out.emplace_back(info.name);
+        if (curve.channels().contains(info.name) && std::string_view(info.name) != "time")
+            known.push_back(&info);
+    std::stable_sort(known.begin(), known.end(),
+                     [](const auto* one, const auto* other) { return one->screenOrder < other->screenOrder; });
+    std::vector<std::string> out;
+    for (const ChannelInfo* info : known)
+        out.emplace_back(info->name);
     for (const auto& [name, values] : curve.channels())
-        if (name != "time" && std::find(out.begin(), out.end(), name) == out.end())
+        if (!channelInfo(name))
             out.push_back(name);
     return out;
 }

@@ -6,6 +6,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 #include "core/pull/curve_rows.h"
 
 #include <cmath>
@@ -259,6 +260,11 @@ void CheckPage::showEmpty() {
                         : tr("No day is open. Press Ctrl+O to open one."));
 }
 
+void CheckPage::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
 void CheckPage::refresh() {
     settlePull();
     const int row = m_pulls->rowOf(m_selection.pull());
@@ -267,6 +273,8 @@ void CheckPage::refresh() {
     const auto analysis = m_document.analysis();
     const Pull* pull = findPull(m_document.day(), m_selection.pull());
     refreshActions(pull);
+    if (!isVisible())
+        return; // caught up with when somebody looks
     if (!analysis || !pull)
         return showEmpty();
     const TestDay& day = m_document.day();

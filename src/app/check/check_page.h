@@ -44,6 +44,9 @@ public:
     [[nodiscard]] QByteArray splitState() const { return m_split->saveState(); }
     void restoreSplit(const QByteArray& state) { m_split->restoreState(state); }
 
+protected:
+    void showEvent(QShowEvent* event) override;
+
 private:
     QWidget* makeLeft(ActionRegistry& actions);
     QWidget* makeSlip(ActionRegistry& actions);

@@ -5,6 +5,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 
 #include <cmath>
 #include <QHBoxLayout>

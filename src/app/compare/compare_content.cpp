@@ -4,7 +4,8 @@
 
 #include "app/look/words.h"
 #include "core/compare/judge.h"
-#include "core/pull/channels.h"
+#include "core/compare/sentence.h"
+#include "core/channels/channels.h"
 
 #include <cmath>
 
@@ -45,8 +46,6 @@ QString curveSchoolText(CurveSchool school) {
     }
     return QObject::tr("mean of the pulls");
 }
-
-const Edges& judgedBand(const Comparison& c) { return c.namedBeforehand ? c.simultaneous95_w : c.family95_w; }
 
 double valueAt(const std::vector<double>& rpm, const std::vector<double>& values, double at) {
     for (size_t i = 1; i < rpm.size(); ++i) {
@@ -115,7 +114,7 @@ BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& v
         QColor colour = theme.quietInk;
         colour.setAlpha(theme.dark ? 80 : 60);
         out.bands.push_back(
-            {c->rpm, inUnits(judgedBand(*c).low, c->rpm, view), inUnits(judgedBand(*c).high, c->rpm, view), colour});
+            {c->rpm, inUnits(c->judgedBand().low, c->rpm, view), inUnits(c->judgedBand().high, c->rpm, view), colour});
     }
     if (!c->protectedFromDrift)
         out.title += QObject::tr(" \u00B7 not separable from drift");
@@ -138,8 +137,8 @@ QString cursorText(const DayAnalysis& analysis, const CompareView& view, double 
     if (!c)
         return text;
     const double delta = valueAt(c->rpm, inUnits(c->delta_w, c->rpm, view), rpm);
-    const double half = 0.5 * (valueAt(c->rpm, inUnits(judgedBand(*c).high, c->rpm, view), rpm) -
-                               valueAt(c->rpm, inUnits(judgedBand(*c).low, c->rpm, view), rpm));
+    const double half = 0.5 * (valueAt(c->rpm, inUnits(c->judgedBand().high, c->rpm, view), rpm) -
+                               valueAt(c->rpm, inUnits(c->judgedBand().low, c->rpm, view), rpm));
     if (std::isfinite(delta))
         text += u"  \u0394 "_s + qs(withInterval(delta, half, unitText(view).toStdString(), true));
     return text;
@@ -151,16 +150,13 @@ std::vector<BandRow> bandRows(const Comparison& c, const CompareView& view) {
         const BandResult& band = c.bands[i];
         BandRow row;
         row.range = rangeText(band.range_rpm);
-        const double half = 0.5 * (band.high_w - band.low_w);
-        const double halfTorque = 0.5 * (band.highTorque_nm - band.lowTorque_nm);
-        row.difference = view.quantity == Quantity::Power
-                             ? powerDifference(band.delta_w, half, view.units)
-                             : torqueDifference(band.deltaTorque_nm, halfTorque, view.units);
+        const bool power = view.quantity == Quantity::Power;
+        const double low = power ? band.low_w : band.lowTorque_nm;
+        const double high = power ? band.high_w : band.highTorque_nm;
+        row.difference = power ? powerDifference(band.delta_w, 0.5 * (high - low), view.units)
+                               : torqueDifference(band.deltaTorque_nm, 0.5 * (high - low), view.units);
         row.percent = percentText(band.percent, 1);
-        const bool may = c.hasInterval && (c.protectedFromDrift || c.boundDeclared);
-        row.sure = may && band.low_w > 0.0
-                       ? QObject::tr("gain")
-                       : (may && band.high_w < 0.0 ? QObject::tr("loss") : QObject::tr("cannot tell"));
+        row.claim = claimOf(c, low, high);
         row.asked = band.asked;
         out.push_back(row);
     }
@@ -185,6 +181,18 @@ QStringList peakLines(const Comparison& c, const CompareView& view) {
     return out;
 }
 
+QString claimText(Claim claim) {
+    switch (claim) {
+    case Claim::Gain:
+        return QObject::tr("gain");
+    case Claim::Loss:
+        return QObject::tr("loss");
+    case Claim::Unresolved:
+        break;
+    }
+    return QObject::tr("cannot tell");
+}
+
 QString changedText(const Comparison& c) {
     if (c.changed.empty())
         return QObject::tr("No change noted: say in the day what differs.");
@@ -200,6 +208,8 @@ QString likeText(const Comparison& c, bool* differs) {
     QStringList wrong;
     QStringList explained;
     int matched = 0;
+    if (!c.samePlace())
+        wrong << QObject::tr("Power was measured at different places: the difference holds the losses between");
     for (const LikeForLike& row : c.likeForLike) {
         if (row.verdict == LikeVerdict::Matched)
             ++matched;
@@ -207,8 +217,6 @@ QString likeText(const Comparison& c, bool* differs) {
             explained << qs(channelLabel(row.channel)).toLower();
         else if (row.verdict == LikeVerdict::NotRecorded)
             wrong << QObject::tr("%1 was recorded in one build only").arg(qs(channelLabel(row.channel)));
-        else if (row.channel == "measured_at")
-            wrong << QObject::tr("Power was measured at different places: the difference holds the losses between");
         else
             wrong << QObject::tr("%1 differs by %2 %3 (tolerance %4)")
                          .arg(qs(channelLabel(row.channel)), QString::number(row.difference, 'g', 3),
@@ -217,7 +225,7 @@ QString likeText(const Comparison& c, bool* differs) {
     if (differs)
         *differs = !wrong.isEmpty();
     if (wrong.isEmpty() && !explained.isEmpty())
-        return QObject::tr("Like for like: %1 checks matched; %2 moved with the boost, as it must")
+        return QObject::tr("Like for like: %1 checks matched; %2 moved with what was changed, as it must")
             .arg(matched)
             .arg(explained.join(QObject::tr(" and ")));
     if (wrong.isEmpty())

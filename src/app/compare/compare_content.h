@@ -39,10 +39,12 @@ struct BandRow {
     QString range;
     QString difference;
     QString percent;
-    QString sure;   ///< "gain", "loss" or "cannot tell" from its interval
+    Claim claim = Claim::Unresolved; ///< from the interval of the quantity that is shown
     int asked = -1; ///< number among the bands asked for; -1: always shown
     bool operator==(const BandRow&) const = default;
 };
+/// "gain", "loss" or "cannot tell"
+QString claimText(Claim claim);
 std::vector<BandRow> bandRows(const Comparison& comparison, const CompareView& view);
 
 /// Peaks, their shift and crossovers, in a few lines.

@@ -6,6 +6,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 
 #include <QHeaderView>
 #include <QKeyEvent>
@@ -86,6 +87,9 @@ QWidget* ComparePage::makeHead() {
     words->setSpacing(2);
     words->addWidget(m_answer);
     words->addWidget(m_caution);
+    m_settle = makeLabel(u"settleText"_s, head);
+    m_settle->setProperty("quiet", true);
+    words->addWidget(m_settle);
     m_shortOffer = new QPushButton(head);
     m_shortOffer->setObjectName(u"shortOffer"_s);
     m_shortOffer->setToolTip(
@@ -157,6 +161,7 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     pair->addLayout(cards, 1);
     pair->addWidget(swap, 0, Qt::AlignVCenter);
     column->addLayout(pair);
+    column->addLayout(makeClaims(inside));
     m_changed = makeLabel(u"changedText"_s, inside);
     m_changed->setProperty("title", true);
     m_like = makeLabel(u"likeText"_s, inside);
@@ -192,6 +197,40 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setMinimumWidth(340);
     return scroll;
+}
+
+/// What is claimed of this pair belongs to the day: whether it was named beforehand, and what difference matters.
+QHBoxLayout* ComparePage::makeClaims(QWidget* parent) {
+    m_named = new QCheckBox(tr("named beforehand"), parent);
+    m_named->setObjectName(u"namedBeforehand"_s);
+    m_named->setToolTip(tr("Judge this pair by its own band, because it was named before the pulls. All others of the "
+                           "day are then judged by the wider band over all pairs."));
+    m_matters = new NumberField(u"compareMatters"_s, tr("Smallest difference that matters"), 0.05, 50.0, 2, u"%"_s,
+                                parent);
+    m_matters->setToolTip(tr("With it \u201Cno difference that matters\u201D can be said"));
+    auto* row = new QHBoxLayout;
+    row->setSpacing(6);
+    row->addWidget(m_named);
+    row->addStretch(1);
+    auto* words = new PlainLabel(tr("matters from"), parent);
+    words->setProperty("quiet", true);
+    row->addWidget(words);
+    row->addWidget(m_matters);
+    connect(m_named, &QCheckBox::clicked, this, [this](bool on) {
+        const std::pair pair(m_selection.from(), m_selection.to());
+        m_document.edit(on ? tr("Name %1 to %2 beforehand").arg(qs(pair.first), qs(pair.second))
+                           : tr("No longer name %1 to %2").arg(qs(pair.first), qs(pair.second)),
+                        [&](TestDay& day) {
+                            std::erase(day.plan.pairs, pair);
+                            std::erase(day.plan.pairs, std::pair(pair.second, pair.first));
+                            if (on)
+                                day.plan.pairs.push_back(pair);
+                        });
+    });
+    connect(m_matters, &NumberField::edited, this, [this](std::optional<double> value) {
+        m_document.edit(tr("Change what matters"), [&](TestDay& day) { day.plan.matters_pct = value; });
+    });
+    return row;
 }
 
 void ComparePage::connectParts() {
@@ -240,19 +279,18 @@ void ComparePage::settlePair() {
         const bool has = analysis && !analysis->comparisons.empty();
         m_selection.setPair(has ? analysis->comparisons.front().from : day.builds[0].id,
                             has ? analysis->comparisons.front().to : day.builds[1].id);
-        return;
     }
-    if (!analysis || !known || analysis->find(m_selection.from(), m_selection.to()))
-        return;
-    if (!analysis->findBuild(m_selection.from()) || !analysis->findBuild(m_selection.to()))
-        return;
-    AnalysisSettings settings = m_document.settings(); // a pair outside the usual ones: have it worked out too
-    settings.alsoPairs = {{m_selection.from(), m_selection.to()}};
-    m_document.setSettings(settings);
+}
+
+void ComparePage::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
 }
 
 void ComparePage::refresh() {
     settlePair();
+    if (!isVisible())
+        return; // caught up with when somebody looks
     const auto analysis = m_document.analysis();
     const CompareView now = view();
     const Comparison* comparison = analysis ? analysis->find(now.from, now.to) : nullptr;
@@ -277,7 +315,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     const Theme& t = m_look.theme();
     m_answerMark->setStyleSheet(u"background: %1;"_s.arg(markOf(comparison, t).name()));
     if (comparison)
-        m_answer->setText(qs(summary(*comparison, m_selection.units())));
+        m_answer->setText(unbroken(qs(summary(*comparison, m_selection.units()))));
     else if (!m_document.isOpen())
         m_answer->setText(tr("No day is open."));
     else if (!analysis)
@@ -291,8 +329,15 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     if (offers)
         m_shortOffer->setText(tr("Set %1 aside").arg(qs(comparison->shortPull->pull)));
     QStringList cautions;
+    const std::string settle = comparison ? settleText(*comparison, m_selection.units()) : std::string();
+    m_settle->setText(qs(settle));
+    m_settle->setVisible(!settle.empty());
     if (comparison)
         cautions << qs(basisText(*analysis));
+    if (comparison && comparison->judgedBy == JudgedBy::AllPairs)
+        cautions << tr("not one of the planned comparisons: judged by the band over all pairs");
+    if (comparison && comparison->judgedBy == JudgedBy::Itself)
+        cautions << tr("named beforehand: judged by its own band");
     if (analysis && analysis->model && analysis->model->drift.identified && analysis->model->degreesOfFreedom > 0)
         cautions << tr("drift of %1 per hour is taken out")
                         .arg(percentText(100.0 * std::expm1(analysis->model->drift.perHour)));
@@ -316,6 +361,13 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
     m_school->setCurrentIndex(static_cast<int>(now.school));
     m_quantity->setText(now.quantity == Quantity::Power ? tr("Power") : tr("Torque"));
     m_quantity->setToolTip(now.quantity == Quantity::Power ? tr("Show torque instead") : tr("Show power instead"));
+    const auto& named = m_document.day().plan.pairs;
+    m_named->setChecked(std::count(named.begin(), named.end(), std::pair(now.from, now.to)) +
+                            std::count(named.begin(), named.end(), std::pair(now.to, now.from)) >
+                        0);
+    m_matters->show(m_document.day().plan.matters_pct);
+    m_named->setEnabled(comparison && m_document.mayEdit());
+    m_matters->setEnabled(m_document.isOpen() && m_document.mayEdit());
     m_changed->setText(comparison ? changedText(*comparison) : QString());
     bool differs = false;
     m_like->setText(comparison ? likeText(*comparison, &differs) : QString());
@@ -367,12 +419,15 @@ void ComparePage::addBand(const RpmRange& band) {
 
 void ComparePage::removeSelectedBand() {
     const BandRow* row = m_bands->rowAt(m_bandTable->currentIndex().row());
-    const auto& bands = m_document.day().bands;
-    if (!row || row->asked < 0 || row->asked >= static_cast<int>(bands.size()))
+    const auto analysis = m_document.analysis();
+    if (!row || row->asked < 0 || !analysis || row->asked >= static_cast<int>(analysis->settings.bands.size()))
         return;
-    const auto at = row->asked;
-    m_document.edit(tr("Remove the band %1").arg(rangeText(bands[static_cast<size_t>(at)])),
-                    [&](TestDay& day) { day.bands.erase(day.bands.begin() + at); });
+    const RpmRange band = analysis->settings.bands[static_cast<size_t>(row->asked)];
+    m_document.edit(tr("Remove the band %1").arg(rangeText(band)), [&](TestDay& day) {
+        std::erase(day.bands, band);
+        if (day.plan.use_rpm == band)
+            day.plan.use_rpm.reset();
+    });
 }
 
 bool ComparePage::eventFilter(QObject* watched, QEvent* event) {

@@ -5,6 +5,7 @@
 #include "app/compare/band_model.h"
 #include "app/compare/build_card.h"
 #include "app/compare/gain_ribbon.h"
+#include "app/look/fields.h"
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
 #include "app/shell/action_registry.h"
@@ -30,18 +31,20 @@ public:
     void restoreSplit(const QByteArray& state) { m_split->restoreState(state); }
 
 protected:
+    void showEvent(QShowEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
     QWidget* makeHead();
     QWidget* makeBoards();
     QWidget* makeSide(ActionRegistry& actions);
+    QHBoxLayout* makeClaims(QWidget* parent);
     void connectParts();
     void refresh();
     void refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison);
     void refreshSide(const DayAnalysis* analysis, const Comparison* comparison);
     void refreshCursor();
-    /// Chooses a pair that makes sense and sees to it that it is worked out.
+    /// Chooses a pair that makes sense.
     void settlePair();
 
     DayDocument& m_document;
@@ -53,6 +56,9 @@ private:
     QLabel* m_answer = nullptr;
     QPushButton* m_shortOffer = nullptr; ///< sets the pull aside that shortens the range
     QLabel* m_caution = nullptr;
+    QLabel* m_settle = nullptr; ///< what would settle what is open
+    QCheckBox* m_named = nullptr;
+    NumberField* m_matters = nullptr;
     QComboBox* m_school = nullptr;
     QToolButton* m_quantity = nullptr;
     Board* m_curves = nullptr;

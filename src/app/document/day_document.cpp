@@ -79,7 +79,6 @@ void DayDocument::show(TestDay day, const fs::path& path, const std::string& sta
     else
         setAccess(DayAccess::NotWritable, QString::fromStdString(m_lock.problem()));
     m_analysis.reset();
-    m_settings.pairs.clear(); // they belong to the day before
     setState(std::make_shared<const TestDay>(std::move(day)));
 }
 
@@ -161,9 +160,7 @@ void DayDocument::ask() {
         return;
     ++m_asked;
     Q_EMIT busyChanged(true);
-    AnalysisSettings settings = m_settings;
-    settings.bands = m_day.bands;
-    m_worker->ask(m_asked, m_day, settings);
+    m_worker->ask(m_asked, m_day, settingsFor(m_day, m_settings));
 }
 
 void DayDocument::take(quint64 number, const std::shared_ptr<const DayAnalysis>& analysis) {

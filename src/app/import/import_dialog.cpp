@@ -6,7 +6,7 @@
 #include "app/look/theme.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 
 #include <cmath>
 #include <filesystem>

@@ -3,6 +3,7 @@
 #include "app/look/words.h"
 
 #include "core/compare/judge.h"
+#include "core/compare/sentence.h"
 
 #include <cmath>
 #include <QObject>
@@ -42,6 +43,10 @@ QString torqueFigure(double torque_nm, const DisplayUnits& units) {
 QString rangeText(const RpmRange& range) {
     auto rounded = [](double rpm) { return qs(rpmText(std::round(rpm / 10.0) * 10.0)); };
     return rounded(range.low) + kDash + rounded(range.high);
+}
+
+QString unbroken(QString text) {
+    return text.replace(QChar(0x2013), QStringLiteral("\u2060\u2013\u2060")); // word joiners around the dash
 }
 
 QString flagText(const PullFlag& flag) {

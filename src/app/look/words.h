@@ -22,6 +22,8 @@ QString torqueFigure(double torque_nm, const DisplayUnits& units);
 QString counted(qsizetype count, const QString& one, const QString& many);
 /// "2 800–4 450"
 QString rangeText(const RpmRange& range);
+/// The text with its ranges kept whole: no line ends at "2 650\u2013".
+QString unbroken(QString text);
 /// "rough near 7 150 rpm, 4.2 %"
 QString flagText(const PullFlag& flag);
 /// "+0.42 %"; a dash where there is none.

@@ -206,7 +206,7 @@ QVariant BuildModel::headerData(int section, Qt::Orientation orientation, int ro
         return tr("Name");
     case Row::Part:
     case Row::Setting:
-        return QString(qs(row.name)).replace(u'_', u' ');
+        return u"%1 \u00B7 %2"_s.arg(QString(qs(row.name)).replace(u'_', u' '), qs(partRoleTitle(roleOf(day, row.name))));
     case Row::Cost:
         return tr("Cost");
     case Row::Mass:
@@ -261,6 +261,7 @@ void BuildModel::removeBuild(int column) {
         std::erase_if(day.builds, [&](const Build& build) { return build.id == id; });
         if (std::erase(day.plan.order, id) > 0)
             day.plan.design.clear();
+        std::erase_if(day.plan.pairs, [&](const auto& pair) { return pair.first == id || pair.second == id; });
     });
 }
 
@@ -277,6 +278,24 @@ void BuildModel::addRow(bool part, const QString& name) {
             if (!valueOf(others, key))
                 others.emplace_back(key, "standard");
         }
+    });
+}
+
+std::optional<PartRole> BuildModel::roleOfRow(int row) const {
+    if (!mayRemoveRow(row))
+        return std::nullopt;
+    return roleOf(m_document.day(), nameOf(row));
+}
+
+void BuildModel::setRole(int row, PartRole role) {
+    if (!mayRemoveRow(row))
+        return;
+    const std::string name = nameOf(row);
+    m_document.edit(tr("Say that %1 is %2").arg(qs(name), qs(partRoleTitle(role))), [&](TestDay& day) {
+        if (role == guessedRole(name))
+            day.partRoles.erase(name);
+        else
+            day.partRoles[name] = role;
     });
 }
 

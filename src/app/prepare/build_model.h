@@ -31,6 +31,9 @@ public:
     void addBuild(int copyOf);
     [[nodiscard]] bool mayRemoveBuild(int column) const;
     void removeBuild(int column);
+    /// What a part or setting acts on; nothing for other rows.
+    [[nodiscard]] std::optional<PartRole> roleOfRow(int row) const;
+    void setRole(int row, PartRole role);
     void addRow(bool part, const QString& name);
     [[nodiscard]] bool mayRemoveRow(int row) const;
     void removeRow(int row);

@@ -54,6 +54,19 @@ BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QW
            [this] { m_model->addBuild(m_table->currentIndex().isValid() ? m_table->currentIndex().column() : 0); });
     button(u"addPartButton"_s, tr("Add part"), tr("A row for a part"), [this] { addRow(true); });
     button(u"addSettingButton"_s, tr("Add setting"), tr("A row for a setting"), [this] { addRow(false); });
+    m_role = new QComboBox(panel.frame);
+    m_role->setObjectName(u"roleChoice"_s);
+    m_role->setAccessibleName(tr("What this part or setting acts on"));
+    m_role->setToolTip(tr("What the selected part or setting acts on. Guessed from its name; it tells which other "
+                          "differences it explains: jets the mixture, boost the pressures."));
+    for (const PartRole role : partRoles())
+        m_role->addItem(qs(partRoleTitle(role)));
+    m_role->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_role->setMinimumContentsLength(7);
+    panel.head->addWidget(m_role);
+    connect(m_role, &QComboBox::activated, this, [this](int index) {
+        m_model->setRole(m_table->currentIndex().row(), partRoles()[static_cast<size_t>(index)]);
+    });
     m_attach = button(u"attachButton"_s, tr("Attach \u2026"), tr("Photos, sound or sheets to the selected build"),
                       [this] { attach(); });
     m_removeRow = button(u"removeRowButton"_s, tr("Remove row"), tr("Take this part or setting out of every build"),
@@ -91,6 +104,11 @@ void BuildsPanel::refresh() {
     m_removeBuild->setEnabled(now.isValid() && m_model->mayRemoveBuild(now.column()));
     m_removeRow->setEnabled(now.isValid() && m_model->mayRemoveRow(now.row()));
     m_attach->setEnabled(now.isValid());
+    const auto role = now.isValid() ? m_model->roleOfRow(now.row()) : std::nullopt;
+    m_role->setEnabled(role.has_value());
+    const auto roles = partRoles();
+    m_role->setCurrentIndex(role ? static_cast<int>(std::find(roles.begin(), roles.end(), *role) - roles.begin())
+                                 : m_role->count() - 1);
 }
 
 void BuildsPanel::addRow(bool part) {

@@ -6,6 +6,7 @@
 #include "app/prepare/build_model.h"
 #include "app/shell/dialogs.h"
 
+#include <QComboBox>
 #include <QPushButton>
 #include <QStyledItemDelegate>
 #include <QTableView>
@@ -40,6 +41,7 @@ private:
     QPushButton* m_removeBuild = nullptr;
     QPushButton* m_removeRow = nullptr;
     QPushButton* m_attach = nullptr;
+    QComboBox* m_role = nullptr;
 };
 
 } // namespace hillrun

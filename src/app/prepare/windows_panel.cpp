@@ -4,7 +4,7 @@
 
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 
 #include <algorithm>
 #include <QPushButton>

@@ -3,7 +3,7 @@
 #include "app/pull/gates.h"
 
 #include "app/look/words.h"
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 
 #include <cmath>
 

@@ -5,7 +5,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/plan/cautions.h"
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 #include "core/weather/altitude.h"
 
 #include <cmath>

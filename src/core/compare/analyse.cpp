@@ -6,18 +6,43 @@
 
 #include <algorithm>
 #include <fmt/format.h>
+#include <utility>
 
 namespace hillrun {
 
 const Comparison* DayAnalysis::find(const std::string& from, const std::string& to) const {
-    const auto it = std::find_if(comparisons.begin(), comparisons.end(),
-                                 [&](const Comparison& c) { return c.from == from && c.to == to; });
-    return it == comparisons.end() ? nullptr : &*it;
+    for (const auto* list : {&comparisons, &otherPairs})
+        for (const Comparison& c : *list)
+            if (c.from == from && c.to == to)
+                return &c;
+    return nullptr;
 }
 
 const BuildResult* DayAnalysis::findBuild(const std::string& id) const {
     const auto it = std::find_if(builds.begin(), builds.end(), [&](const BuildResult& b) { return b.id == id; });
     return it == builds.end() ? nullptr : &*it;
+}
+
+AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
+    std::vector<RpmRange> bands;
+    if (day.plan.use_rpm)
+        bands.push_back(*day.plan.use_rpm);
+    for (const std::vector<RpmRange>* list : {&day.bands, &std::as_const(given).bands})
+        for (const RpmRange& band : *list)
+            if (std::find(bands.begin(), bands.end(), band) == bands.end())
+                bands.push_back(band);
+    given.bands = std::move(bands);
+    if (given.pairs.empty())
+        for (const auto& pair : day.plan.pairs)
+            if (findBuild(day, pair.first) && findBuild(day, pair.second))
+                given.pairs.push_back(pair);
+    if (!given.matters_w && !given.matters_pct)
+        given.matters_pct = day.plan.matters_pct;
+    if (!given.drift.declaredBound_pct)
+        given.drift.declaredBound_pct = day.plan.driftBound_pct;
+    if (!given.use_rpm)
+        given.use_rpm = day.plan.use_rpm;
+    return given;
 }
 
 std::string basisText(const DayAnalysis& analysis) {

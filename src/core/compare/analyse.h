@@ -20,12 +20,15 @@ struct AnalysisSettings {
     ReduceSettings reduce;
     DriftSettings drift;
     std::vector<RpmRange> bands;                                ///< asked for, besides the whole range and its thirds
-    std::vector<std::pair<std::string, std::string>> pairs;     ///< named beforehand; empty: all usual ones
-    std::vector<std::pair<std::string, std::string>> alsoPairs; ///< looked at besides the usual ones, judged with them
-    std::optional<double> matters_w;                            ///< smallest difference that matters
+    std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand; empty: all usual ones
+    std::optional<double> matters_w;                        ///< smallest difference that matters
     std::optional<double> matters_pct;
+    std::optional<RpmRange> use_rpm; ///< the speeds that count: the mean over them speaks when no stretch does
     bool operator==(const AnalysisSettings&) const = default;
 };
+
+/// What is left open is taken from the day: its bands before those given, pairs, what matters, a declared bound.
+AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given);
 
 /// What became of one pull.
 struct PullResult {
@@ -54,9 +57,11 @@ struct DayAnalysis {
     std::shared_ptr<const DayModel> model; ///< null: nothing to fit
     std::vector<double> pooledSd_w; ///< repeatability of one pull along rpm; NaN without degrees of freedom
     std::vector<BuildResult> builds;
-    std::vector<Comparison> comparisons;
+    std::vector<Comparison> comparisons; ///< the family: named beforehand or made from the day's builds
+    std::vector<Comparison> otherPairs;  ///< every other pair, and each the other way round
     std::vector<std::string> notes; ///< what the reader must know: unknown clock, shrunk window ...
     std::string whyNoComparison;    ///< empty when there are comparisons
+    /// Any pair of builds with pulls in use; null when the day cannot tell them apart.
     [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;
 };

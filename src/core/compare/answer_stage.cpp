@@ -14,22 +14,43 @@ namespace {
 
 constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
-/// Base to each other build and each build to its neighbour, in build order; or the pairs asked for.
-std::vector<std::pair<std::string, std::string>> pairsOf(const std::vector<std::string>& ids,
-                                                         const AnalysisSettings& settings) {
+using Pair = std::pair<std::string, std::string>;
+
+/// Base to each other build and each build to its neighbour, in build order; or the pairs named beforehand.
+std::vector<Pair> familyOf(const std::vector<std::string>& ids, const AnalysisSettings& settings) {
     if (!settings.pairs.empty())
         return settings.pairs;
-    std::vector<std::pair<std::string, std::string>> out;
+    std::vector<Pair> out;
     for (size_t i = 1; i < ids.size(); ++i)
         out.emplace_back(ids[0], ids[i]);
     for (size_t i = 2; i < ids.size(); ++i)
         out.emplace_back(ids[i - 1], ids[i]);
-    for (const auto& pair : settings.alsoPairs) {
-        const bool both =
-            std::count(ids.begin(), ids.end(), pair.first) + std::count(ids.begin(), ids.end(), pair.second) == 2;
-        if (both && pair.first != pair.second && std::find(out.begin(), out.end(), pair) == out.end())
-            out.push_back(pair);
-    }
+    return out;
+}
+
+/// Every pair is worked once, counted from the build that comes first.
+Pair inBuildOrder(const Pair& pair, const std::vector<std::string>& ids) {
+    const auto at = [&](const std::string& id) { return std::find(ids.begin(), ids.end(), id); };
+    return at(pair.first) <= at(pair.second) ? pair : Pair{pair.second, pair.first};
+}
+
+/// The pairs to be worked, those of the family first.
+struct PairsToWork {
+    std::vector<Pair> pairs;
+    size_t family = 0;
+};
+PairsToWork pairsToWork(const std::vector<std::string>& ids, const std::vector<Pair>& family) {
+    PairsToWork out;
+    const auto add = [&](const Pair& pair) {
+        if (std::find(out.pairs.begin(), out.pairs.end(), pair) == out.pairs.end())
+            out.pairs.push_back(pair);
+    };
+    for (const Pair& pair : family)
+        add(inBuildOrder(pair, ids));
+    out.family = out.pairs.size();
+    for (size_t i = 0; i < ids.size(); ++i)
+        for (size_t j = i + 1; j < ids.size(); ++j)
+            add({ids[i], ids[j]});
     return out;
 }
 
@@ -110,34 +131,63 @@ void findCommonRange(DayAnalysis& out) {
     out.common_rpm = {out.rpm[static_cast<size_t>(first)], out.rpm[static_cast<size_t>(last)]};
 }
 
+/// The family as it was asked for; what has no pull in use is said.
+std::vector<Pair> familyInUse(DayAnalysis& out, const std::vector<std::string>& ids) {
+    std::vector<Pair> family;
+    for (const Pair& pair : familyOf(ids, out.settings)) {
+        const auto has = [&](const std::string& id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); };
+        if (has(pair.first) && has(pair.second))
+            family.push_back(pair);
+        else
+            out.whyNoComparison = fmt::format("{} has no pull in use", has(pair.first) ? pair.second : pair.first);
+    }
+    return family;
+}
+
 void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawCache& cache) {
     const PairInput input{day, *out.model, out.settings, out.pulls, plan.fitted, plan.buildIds};
     for (const std::string& id : plan.buildIds)
         out.builds.push_back(fittedBuild(input, id));
-    std::vector<std::pair<std::string, std::string>> pairs;
+    const std::vector<Pair> family = familyInUse(out, plan.buildIds);
+    PairsToWork work = pairsToWork(plan.buildIds, family);
+    std::vector<Pair> pairs;
     std::vector<ContrastCurve> contrasts;
-    for (const auto& [from, to] : pairsOf(plan.buildIds, out.settings)) {
-        const auto has = [&](const std::string& id) {
-            return std::find(plan.buildIds.begin(), plan.buildIds.end(), id) != plan.buildIds.end();
-        };
-        if (!has(from) || !has(to)) {
-            out.whyNoComparison = fmt::format("{} has no pull in use", has(from) ? to : from);
-            continue;
-        }
-        if (auto contrast = evaluate(*out.model, pairContrast(input, from, to), out.settings.drift)) {
-            pairs.emplace_back(from, to);
+    size_t familySize = 0;
+    for (size_t i = 0; i < work.pairs.size(); ++i)
+        if (auto contrast = evaluate(*out.model, pairContrast(input, work.pairs[i].first, work.pairs[i].second),
+                                     out.settings.drift)) {
+            familySize += i < work.family ? 1 : 0;
+            pairs.push_back(work.pairs[i]);
             contrasts.push_back(std::move(*contrast));
         }
+    const CriticalValues critical = criticalValues(*out.model, contrasts, familySize, cache);
+    std::vector<Comparison> worked(pairs.size());
+    const JudgedBy byFamily = out.settings.pairs.empty() ? JudgedBy::Family : JudgedBy::Itself;
+    cache.forEach()(pairs.size(), [&](size_t i) {
+        const bool inside = i < familySize;
+        worked[i] = compareBuilds(input, pairs[i].first, pairs[i].second, contrasts[i],
+                                  {inside ? byFamily : JudgedBy::AllPairs, critical.own[i],
+                                   inside ? critical.family : critical.all, *out.findBuild(pairs[i].first)});
+    });
+    const auto taken = [&](const Pair& pair) {
+        return std::find(family.begin(), family.end(), pair) != family.end();
+    };
+    for (const Pair& pair : family) {
+        const auto at = std::find(pairs.begin(), pairs.end(), inBuildOrder(pair, plan.buildIds)) - pairs.begin();
+        if (static_cast<size_t>(at) == pairs.size())
+            continue; // the day cannot tell these two apart
+        const Comparison& c = worked[static_cast<size_t>(at)];
+        out.comparisons.push_back(c.from == pair.first ? c : swapped(c));
     }
-    const CriticalValues critical = criticalValues(*out.model, contrasts, cache);
-    for (size_t i = 0; i < pairs.size(); ++i)
-        out.comparisons.push_back(
-            compareBuilds(input, pairs[i].first, pairs[i].second, contrasts[i], critical.own[i], critical.family));
-    if (plan.buildIds.size() < 2)
+    for (const Comparison& c : worked) {
+        if (!taken({c.from, c.to}))
+            out.otherPairs.push_back(c);
+        if (!taken({c.to, c.from}))
+            out.otherPairs.push_back(swapped(c));
+    }
+    if (out.comparisons.empty() && out.whyNoComparison.empty())
         out.whyNoComparison = "only one build has pulls in use";
 }
-
-/// The loss curve is asked for speeds no coast-down has shown; said once.
 
 } // namespace
 

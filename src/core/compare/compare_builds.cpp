@@ -4,12 +4,14 @@
 
 #include "core/compare/judge.h"
 #include "core/compare/like_for_like.h"
+#include "core/compare/settle.h"
 #include "core/units/units.h"
 
 #include <algorithm>
 #include <cassert>
 #include <cmath>
 #include <limits>
+#include <set>
 
 namespace hillrun {
 namespace {
@@ -47,11 +49,15 @@ Edges edges(const Comparison& c, const std::vector<double>& reference_w, const E
     return out;
 }
 
-RegionKind kindAt(const Edges& band, size_t p, bool mayClaim) {
-    if (mayClaim && band.low[p] > 0.0)
+RegionKind kindAt(const Comparison& c, const Edges& band, size_t p) {
+    switch (claimOf(c, band.low[p], band.high[p])) {
+    case Claim::Gain:
         return RegionKind::Gain;
-    if (mayClaim && band.high[p] < 0.0)
+    case Claim::Loss:
         return RegionKind::Loss;
+    case Claim::Unresolved:
+        break;
+    }
     return RegionKind::Unresolved;
 }
 
@@ -73,17 +79,17 @@ Region makeRegion(const Comparison& c, const Edges& band, size_t first, size_t l
     return region;
 }
 
-std::vector<Region> findRegions(const Comparison& c, const Edges& band, bool mayClaim) {
+std::vector<Region> findRegions(const Comparison& c, const Edges& band) {
     std::vector<Region> out;
     for (size_t p = 0; p < c.rpm.size();) {
         if (!std::isfinite(c.delta_w[p])) {
             ++p;
             continue;
         }
-        const RegionKind kind = kindAt(band, p, mayClaim);
+        const RegionKind kind = kindAt(c, band, p);
         size_t last = p;
         while (last + 1 < c.rpm.size() && std::isfinite(c.delta_w[last + 1]) &&
-               kindAt(band, last + 1, mayClaim) == kind)
+               kindAt(c, band, last + 1) == kind)
             ++last;
         out.push_back(makeRegion(c, band, p, last, kind));
         p = last + 1;
@@ -289,6 +295,14 @@ PowerPlace placeOf(const PairInput& input, const std::string& build) {
     return {input.day.cell.measuredAt, false};
 }
 
+std::set<MeasuredAt> placesOf(const PairInput& input, const std::string& build) {
+    std::set<MeasuredAt> out;
+    for (const size_t i : input.fitted)
+        if (input.pulls[i].build == build)
+            out.insert(input.pulls[i].curve->place.at);
+    return out;
+}
+
 /// Where the pulls overlap little, the model uses what all pulls of the day share; else the pair's own count.
 std::optional<ShortPull> shortPullOf(const PairInput& input, const std::string& from, const std::string& to) {
     std::vector<char> counts;
@@ -319,29 +333,28 @@ BuildResult fittedBuild(const PairInput& input, const std::string& id) {
 }
 
 Comparison compareBuilds(const PairInput& input, const std::string& from, const std::string& to,
-                         const ContrastCurve& contrast, double ownCritical, double familyCritical) {
+                         const ContrastCurve& contrast, const Judging& judging) {
     Comparison c;
     c.from = from;
     c.to = to;
     c.place = placeOf(input, to);
     c.rpm = input.model.input.rpm;
-    const std::vector<double> reference_w = fittedPower_w(input, from);
+    const std::vector<double>& reference_w = judging.from.power_w;
     for (size_t p = 0; p < c.rpm.size(); ++p) {
         c.delta_w.push_back(reference_w[p] * std::expm1(contrast.delta(static_cast<Eigen::Index>(p))));
         c.deltaTorque_nm.push_back(c.delta_w[p] / angularSpeed(c.rpm[p]));
     }
     const auto bound = Eigen::VectorXd::Constant(contrast.delta.size(), contrast.boundHalf);
     c.pointwise95_w = edges(c, reference_w, contrast.delta, contrast.pointwiseHalf + bound);
-    c.simultaneous95_w = edges(c, reference_w, contrast.delta, ownCritical * contrast.standardError + bound);
-    c.family95_w = edges(c, reference_w, contrast.delta, familyCritical * contrast.standardError + bound);
+    c.simultaneous95_w = edges(c, reference_w, contrast.delta, judging.ownCritical * contrast.standardError + bound);
+    c.family95_w = edges(c, reference_w, contrast.delta, judging.togetherCritical * contrast.standardError + bound);
     c.hasInterval = std::isfinite(contrast.levelError);
     c.protectedFromDrift = contrast.protectedFromDrift;
     c.boundDeclared = contrast.boundHalf > 0.0;
     if (contrast.explainingDrift)
         c.driftThatWouldExplain_pct = 100.0 * std::expm1(*contrast.explainingDrift);
-    c.namedBeforehand = !input.settings.pairs.empty();
-    const Edges& judgedBy = c.namedBeforehand ? c.simultaneous95_w : c.family95_w;
-    c.regions = findRegions(c, judgedBy, contrast.mayClaim());
+    c.judgedBy = judging.by;
+    c.regions = findRegions(c, c.judgedBand());
     c.crossovers_rpm = findCrossovers(c);
 
     const Eigen::VectorXd k = pairContrast(input, from, to);
@@ -354,11 +367,94 @@ Comparison compareBuilds(const PairInput& input, const std::string& from, const 
     c.changed = changesBetween(*fromBuild, *toBuild);
     const RpmRange range = c.bands.empty() ? RpmRange{c.rpm.front(), c.rpm.back()} : c.bands.front().range_rpm;
     c.likeForLike = likeForLike(input.day, input.pulls, from, to, range, c.changed);
+    c.measuredAtFrom = placesOf(input, from);
+    c.measuredAtTo = placesOf(input, to);
     c.shortPull = shortPullOf(input, from, to);
+    c.use_rpm = input.settings.use_rpm;
     c.matters_w = input.settings.matters_w;
     if (!c.matters_w && input.settings.matters_pct && !c.bands.empty())
         c.matters_w = *input.settings.matters_pct / 100.0 * c.bands.front().base_w;
     c.verdict = judge(c);
+    c.toSettle = whatWouldSettle(input.day, input.pulls, input.model, c);
+    return c;
+}
+
+namespace {
+
+void negate(std::vector<double>& values) {
+    for (double& value : values)
+        value = -value;
+}
+
+Edges negated(Edges edges) {
+    negate(edges.low);
+    negate(edges.high);
+    std::swap(edges.low, edges.high);
+    return edges;
+}
+
+void negatePair(double& low, double& high) {
+    std::swap(low, high);
+    low = -low;
+    high = -high;
+}
+
+PeakDifference negated(PeakDifference peak) {
+    peak.delta = -peak.delta;
+    negatePair(peak.low, peak.high);
+    return peak;
+}
+
+BandResult negated(BandResult band) {
+    band.base_w += band.delta_w;
+    band.percent = 100.0 * (1.0 / (1.0 + band.percent / 100.0) - 1.0);
+    band.delta_w = -band.delta_w;
+    band.deltaTorque_nm = -band.deltaTorque_nm;
+    negatePair(band.low_w, band.high_w);
+    negatePair(band.low90_w, band.high90_w);
+    negatePair(band.lowTorque_nm, band.highTorque_nm);
+    return band;
+}
+
+RegionKind negated(RegionKind kind) {
+    return kind == RegionKind::Unresolved ? kind : (kind == RegionKind::Gain ? RegionKind::Loss : RegionKind::Gain);
+}
+
+} // namespace
+
+Claim claimOf(const Comparison& comparison, double low, double high) {
+    if (comparison.mayClaim() && low > 0.0)
+        return Claim::Gain;
+    return comparison.mayClaim() && high < 0.0 ? Claim::Loss : Claim::Unresolved;
+}
+
+Comparison swapped(const Comparison& comparison) {
+    Comparison c = comparison;
+    std::swap(c.from, c.to);
+    negate(c.delta_w);
+    negate(c.deltaTorque_nm);
+    c.pointwise95_w = negated(c.pointwise95_w);
+    c.simultaneous95_w = negated(c.simultaneous95_w);
+    c.family95_w = negated(c.family95_w);
+    for (Region& region : c.regions) {
+        region.kind = negated(region.kind);
+        region.mean_w = -region.mean_w;
+        region.extreme_w = -region.extreme_w;
+    }
+    for (BandResult& band : c.bands)
+        band = negated(band);
+    c.peakPower_w = negated(c.peakPower_w);
+    c.peakTorque_nm = negated(c.peakTorque_nm);
+    c.peakPowerShift_rpm = negated(c.peakPowerShift_rpm);
+    for (Change& change : c.changed)
+        std::swap(change.from, change.to);
+    for (LikeForLike& row : c.likeForLike) {
+        std::swap(row.from, row.to);
+        row.difference = -row.difference;
+    }
+    std::swap(c.measuredAtFrom, c.measuredAtTo);
+    if (c.verdict == VerdictKind::Gain || c.verdict == VerdictKind::Loss)
+        c.verdict = c.verdict == VerdictKind::Gain ? VerdictKind::Loss : VerdictKind::Gain;
     return c;
 }
 

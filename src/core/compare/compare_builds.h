@@ -19,9 +19,16 @@ struct PairInput {
 /// The contrast "to minus from" for the fit.
 Eigen::VectorXd pairContrast(const PairInput& input, const std::string& from, const std::string& to);
 
+/// What a comparison is judged by, and the result of the build that it is counted from.
+struct Judging {
+    JudgedBy by = JudgedBy::Family;
+    double ownCritical = 0.0;
+    double togetherCritical = 0.0; ///< of the family, or of all pairs
+    const BuildResult& from;
+};
 /// Compares two builds whose contrast and critical values are known.
 Comparison compareBuilds(const PairInput& input, const std::string& from, const std::string& to,
-                         const ContrastCurve& contrast, double ownCritical, double familyCritical);
+                         const ContrastCurve& contrast, const Judging& judging);
 
 /// A build's fitted curve and peaks.
 BuildResult fittedBuild(const PairInput& input, const std::string& id);

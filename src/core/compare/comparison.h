@@ -7,6 +7,7 @@
 #include "core/pull/reduce.h"
 
 #include <optional>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -59,6 +60,9 @@ struct BandResult {
     int asked = -1; ///< its number among the bands asked for; -1: always shown
 };
 
+/// What may be said of one number: only what its interval shows.
+enum class Claim { Gain, Loss, Unresolved };
+
 /// A difference of two peaks, or of their speeds.
 struct PeakDifference {
     double delta = 0.0;
@@ -67,7 +71,7 @@ struct PeakDifference {
     bool atEnd = false; ///< some pull still rises at the end of its range
 };
 
-/// Explained: differs, and a noted change of boost says why (common practice: pressures follow the boost).
+/// Explained: differs, and the role of a changed part says why (jets the mixture, boost the pressures).
 enum class LikeVerdict { Matched, Differs, NotRecorded, Explained };
 struct LikeForLike {
     std::string channel;
@@ -78,6 +82,25 @@ struct LikeForLike {
     double tolerance = 0.0;
     LikeVerdict verdict = LikeVerdict::Matched;
     bool key = false; ///< so far off that the builds cannot be compared
+};
+
+/// Which band decides where a gain or loss is proven: a pair's own, when it was named beforehand; else that of the
+/// day's family of comparisons; for a pair outside the family that of all pairs there are.
+enum class JudgedBy { Itself, Family, AllPairs };
+
+/// How many pulls would settle what is open.
+struct PullsToSettle {
+    double difference_w = 0.0;
+    std::optional<int> pullsPerSet; ///< with the upper 80 % limit of the repeatability; nothing: 30 would not do
+    std::optional<int> asMeasured;  ///< if the repeatability of today is exact
+    double minutes = 0.0;           ///< for the whole order, with cool-downs and changes
+    bool returnAdded = false;       ///< a return to base is added to today's order
+    bool operator==(const PullsToSettle&) const = default;
+};
+struct ToSettle {
+    std::optional<PullsToSettle> matters; ///< to see the difference that matters
+    std::optional<PullsToSettle> seen;    ///< to see this one, if it is as large as it now looks
+    bool operator==(const ToSettle&) const = default;
 };
 
 enum class VerdictKind { Gain, Loss, Mixed, NoDifference, CannotTell, NotComparable };
@@ -92,9 +115,9 @@ struct Comparison {
     std::vector<double> deltaTorque_nm;
     Edges pointwise95_w;
     Edges simultaneous95_w;
-    Edges family95_w;
-    bool hasInterval = false;     ///< false: no repeatability was measured
-    bool namedBeforehand = false; ///< regions by its own band, not by the family's
+    Edges family95_w;         ///< over the family; of a pair outside it over all pairs
+    bool hasInterval = false; ///< false: no repeatability was measured
+    JudgedBy judgedBy = JudgedBy::Family;
     bool protectedFromDrift = true;
     bool boundDeclared = false;
     std::optional<double> driftThatWouldExplain_pct;
@@ -106,9 +129,29 @@ struct Comparison {
     std::vector<double> crossovers_rpm;
     std::vector<Change> changed;
     std::vector<LikeForLike> likeForLike;
+    std::set<MeasuredAt> measuredAtFrom; ///< where the pulls of each build were measured
+    std::set<MeasuredAt> measuredAtTo;
     std::optional<ShortPull> shortPull; ///< it alone holds the comparison to a shorter range
+    std::optional<RpmRange> use_rpm;    ///< the speeds that count, when the day names them
     std::optional<double> matters_w;    ///< smallest difference that matters, when given
     VerdictKind verdict = VerdictKind::CannotTell;
+    std::optional<ToSettle> toSettle; ///< while nothing can be told
+
+    /// Figures from different places hold the losses between them: no comparison of parts.
+    [[nodiscard]] bool samePlace() const {
+        return measuredAtFrom == measuredAtTo && measuredAtFrom.size() <= 1;
+    }
+    [[nodiscard]] const Edges& judgedBand() const {
+        return judgedBy == JudgedBy::Itself ? simultaneous95_w : family95_w;
+    }
+    /// There is an interval, and drift is covered.
+    [[nodiscard]] bool mayClaim() const { return hasInterval && (protectedFromDrift || boundDeclared); }
 };
+
+/// What a number of this comparison with its interval allows to say.
+Claim claimOf(const Comparison& comparison, double low, double high);
+
+/// The same comparison the other way round: every difference negated, nothing worked anew.
+Comparison swapped(const Comparison& comparison);
 
 } // namespace hillrun

@@ -14,8 +14,12 @@ namespace {
 
 constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
+/// Double is precise enough; the library would work in a wider type, five times as slowly.
+using PlainDouble = boost::math::policies::policy<boost::math::policies::promote_double<false>>;
+using StudentsT = boost::math::students_t_distribution<double, PlainDouble>;
+
 double studentQuantile(double degreesOfFreedom, double probability) {
-    return boost::math::quantile(boost::math::students_t(std::max(degreesOfFreedom, 0.5)), probability);
+    return boost::math::quantile(StudentsT(std::max(degreesOfFreedom, 0.5)), probability);
 }
 
 /// The contrast of builds with a zero for the drift column.
@@ -163,55 +167,83 @@ double upperQuantile(std::vector<float> values, double probability) {
     return values[static_cast<size_t>(at)];
 }
 
-/// Largest |T| along rpm of each draw of one contrast.
-std::vector<float> largestDeviation(const Draws& draws, const ContrastCurve& curve, const DayModel& model,
-                                    const Eigen::RowVectorXf& mix) {
+/// How a contrast is put together from the draws at each of their points.
+struct DrawnContrast {
+    Eigen::RowVectorXf mix; ///< of the copies
+    Eigen::VectorXf levelPart;
+    Eigen::VectorXf shapePart;
+};
+
+DrawnContrast drawnContrast(const Draws& draws, const ContrastCurve& curve, const DayModel& model,
+                            const Eigen::RowVectorXf& mix) {
     const auto n = static_cast<Eigen::Index>(draws.points.size());
-    Eigen::VectorXf levelPart = Eigen::VectorXf::Zero(n);
-    Eigen::VectorXf shapePart = Eigen::VectorXf::Zero(n);
+    DrawnContrast out{mix, Eigen::VectorXf::Zero(n), Eigen::VectorXf::Zero(n)};
     for (Eigen::Index i = 0; i < n; ++i) {
         const auto p = static_cast<Eigen::Index>(draws.points[static_cast<size_t>(i)]);
         const double se = curve.standardError(p);
         if (!std::isfinite(se))
             continue; // zero parts: this point never is the largest
-        levelPart(i) = static_cast<float>(curve.levelError / se);
-        shapePart(i) = static_cast<float>(std::sqrt(curve.shapeFactor(p) * model.shapeVariance(p)) / se);
-    }
-    const Eigen::RowVectorXf tau = (mix * draws.levelNormal).array() * draws.levelScale.transpose().array();
-    constexpr Eigen::Index block = 500;
-    std::vector<float> out(static_cast<size_t>(draws.count));
-    Eigen::MatrixXf t;
-    for (Eigen::Index first = 0; first < draws.count; first += block) {
-        t = mix(0) * draws.shape[0].middleCols(first, block);
-        for (Eigen::Index c = 1; c < mix.size(); ++c)
-            if (mix(c) != 0.0F)
-                t += mix(c) * draws.shape[static_cast<size_t>(c)].middleCols(first, block);
-        t.array().colwise() *= shapePart.array();
-        t.noalias() += levelPart * tau.middleCols(first, block);
-        const Eigen::RowVectorXf largest = t.cwiseAbs().colwise().maxCoeff();
-        std::copy(largest.data(), largest.data() + block, out.begin() + first);
+        out.levelPart(i) = static_cast<float>(curve.levelError / se);
+        out.shapePart(i) = static_cast<float>(std::sqrt(curve.shapeFactor(p) * model.shapeVariance(p)) / se);
     }
     return out;
 }
 
+constexpr Eigen::Index kBlock = 250;
+
+/// Largest |T| along rpm of each draw of a block.
+void largestOfBlock(const Draws& draws, const DrawnContrast& contrast, Eigen::Index first,
+                    Eigen::Ref<Eigen::RowVectorXf> out) {
+    const Eigen::RowVectorXf& mix = contrast.mix;
+    Eigen::MatrixXf t = mix(0) * draws.shape[0].middleCols(first, kBlock);
+    for (Eigen::Index c = 1; c < mix.size(); ++c)
+        if (mix(c) != 0.0F)
+            t += mix(c) * draws.shape[static_cast<size_t>(c)].middleCols(first, kBlock);
+    const Eigen::RowVectorXf tau = (mix * draws.levelNormal.middleCols(first, kBlock)).array() *
+                                   draws.levelScale.segment(first, kBlock).transpose().array();
+    t.array().colwise() *= contrast.shapePart.array();
+    t.noalias() += contrast.levelPart * tau;
+    out = t.cwiseAbs().colwise().maxCoeff();
+}
+
+/// Largest |T| along rpm, contrasts x draws.
+Eigen::MatrixXf largestDeviations(const Draws& draws, const std::vector<DrawnContrast>& contrasts,
+                                  const ForEach& forEach) {
+    Eigen::MatrixXf out(static_cast<Eigen::Index>(contrasts.size()), draws.count);
+    forEach(static_cast<size_t>(draws.count / kBlock), [&](size_t block) {
+        const auto first = static_cast<Eigen::Index>(block) * kBlock;
+        Eigen::RowVectorXf largest(kBlock);
+        for (size_t c = 0; c < contrasts.size(); ++c) {
+            largestOfBlock(draws, contrasts[c], first, largest);
+            out.row(static_cast<Eigen::Index>(c)).segment(first, kBlock) = largest;
+        }
+    });
+    return out;
+}
+
+double upper95(const Eigen::RowVectorXf& values) { return upperQuantile({values.begin(), values.end()}, 0.95); }
+
 } // namespace
 
-CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, DrawCache& cache) {
+CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, size_t familySize,
+                              DrawCache& cache) {
+    assert(familySize <= contrasts.size());
     CriticalValues out;
     out.own.assign(contrasts.size(), kNaN);
-    out.family = kNaN;
+    out.family = out.all = kNaN;
     if (contrasts.empty() || model.degreesOfFreedom <= 0)
         return out;
     const Eigen::MatrixXf mix = mixing(contrasts).cast<float>();
     const auto draws = cache.get(drawKey(model, static_cast<int>(mix.cols())));
-    std::vector<float> overall(static_cast<size_t>(draws->count), 0.0F);
-    for (size_t c = 0; c < contrasts.size(); ++c) {
-        const auto largest = largestDeviation(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c)));
-        for (size_t j = 0; j < largest.size(); ++j)
-            overall[j] = std::max(overall[j], largest[j]);
-        out.own[c] = upperQuantile(largest, 0.95);
-    }
-    out.family = upperQuantile(overall, 0.95);
+    std::vector<DrawnContrast> drawn;
+    for (size_t c = 0; c < contrasts.size(); ++c)
+        drawn.push_back(drawnContrast(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c))));
+    const Eigen::MatrixXf largest = largestDeviations(*draws, drawn, cache.forEach());
+    for (size_t c = 0; c < contrasts.size(); ++c)
+        out.own[c] = upper95(largest.row(static_cast<Eigen::Index>(c)));
+    if (familySize > 0)
+        out.family = upper95(largest.topRows(static_cast<Eigen::Index>(familySize)).colwise().maxCoeff());
+    out.all = upper95(largest.colwise().maxCoeff());
     return out;
 }
 

@@ -40,13 +40,16 @@ struct ContrastCurve {
 /// Nothing when the day cannot estimate it.
 std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::VectorXd& builds, const DriftSettings& drift);
 
-/// Critical values of the simultaneous bands: one for each contrast by itself and one for all of them together.
+/// Critical values of the simultaneous bands: of each contrast by itself, of the family together, of all together.
 struct CriticalValues {
     std::vector<double> own;
     double family = 0.0;
+    double all = 0.0;
 };
-/// Contrasts without an interval get NaN. `contrasts` must come from this model.
-CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, DrawCache& cache);
+/// The first `familySize` contrasts are the family. NaN without degrees of freedom. `contrasts` must come from this
+/// model.
+CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, size_t familySize,
+                              DrawCache& cache);
 
 /// One number a pull (a log mean over a band, a log peak, a peak's speed) through the same model.
 struct NumberEstimate {

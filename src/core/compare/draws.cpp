@@ -7,6 +7,7 @@
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/normal_distribution.hpp>
 #include <cmath>
+#include <random>
 
 namespace hillrun {
 namespace {
@@ -14,6 +15,7 @@ namespace {
 constexpr int kDraws = 10000;
 constexpr int kBlock = 250; ///< draws worked on together, so that they stay in the cache
 constexpr unsigned kSeed = 20260516;
+constexpr int kMostCopies = 40; ///< of the noise, for one drawn variance
 /// The slow modes keep this much of the variance; the rest joins the white part.
 constexpr double kVarianceKept = 0.985;
 /// A white part below this is not drawn point by point; the slow part is scaled up for it.
@@ -112,63 +114,104 @@ private:
 
 } // namespace
 
-Draws makeDraws(const DrawKey& key) {
+void oneAfterAnother(size_t count, const std::function<void(size_t)>& work) {
+    for (size_t i = 0; i < count; ++i)
+        work(i);
+}
+
+namespace {
+
+/// Makes the draws block by block.
+class DrawMaker {
+public:
+    DrawMaker(const DrawKey& key, Draws& out)
+        : m_nu(key.degreesOfFreedom), m_process(makeProcess(key, out.points)),
+          m_nodes(makeNodes(key, out.points, m_process)), m_out(out) {
+        m_expected = m_nodes.factor.rowwise().squaredNorm();
+        m_drawWhite = m_process.white >= kWhiteWorthDrawing;
+        m_slowScale = static_cast<float>(m_drawWhite ? 1.0 : std::sqrt(1.0 / (1.0 - m_process.white)));
+    }
+
+    void makeBlock(size_t number) const {
+        std::seed_seq seed{kSeed, static_cast<unsigned>(number)};
+        Generator generator(seed);
+        Normals normals(generator);
+        const Eigen::Index first = static_cast<Eigen::Index>(number) * kBlock;
+        const auto copies = static_cast<Eigen::Index>(m_out.shape.size());
+        Eigen::MatrixXf level(copies, kBlock);
+        normals.fill(level);
+        m_out.levelNormal.middleCols(first, kBlock) = level;
+        boost::random::chi_squared_distribution<double> chiLevel(m_nu);
+        for (Eigen::Index j = 0; j < kBlock; ++j)
+            m_out.levelScale(first + j) = static_cast<float>(std::sqrt(m_nu / chiLevel(generator)));
+        const Eigen::MatrixXf scale = inverseRoots(generator, normals);
+        Eigen::MatrixXf z(m_process.factor.cols(), kBlock);
+        Eigen::MatrixXf white(m_process.factor.rows(), kBlock);
+        for (auto& copy : m_out.shape) {
+            normals.fill(z);
+            auto target = copy.middleCols(first, kBlock);
+            target.noalias() = m_process.factor * z;
+            if (m_drawWhite) {
+                normals.fill(white);
+                target += static_cast<float>(std::sqrt(m_process.white)) * white;
+            }
+            target.array() *= scale.array() * m_slowScale;
+        }
+    }
+
+private:
+    /// One over the root of a drawn variance, points x draws.
+    Eigen::MatrixXf inverseRoots(Generator& generator, Normals& normals) const {
+        const Eigen::Index variances = kBlock / drawsAVariance(m_nu); // each used several times
+        // The mean of many copies scatters as that of fewer does, only less: no more than kMostCopies are drawn.
+        const int copies = std::min(m_nu, kMostCopies);
+        const auto share = static_cast<float>(std::sqrt(static_cast<double>(copies) / m_nu));
+        Eigen::MatrixXf z(m_process.factor.cols(), variances);
+        Eigen::MatrixXf squares = Eigen::MatrixXf::Zero(m_nodes.factor.rows(), variances);
+        for (int m = 0; m < copies; ++m) {
+            normals.fill(z);
+            squares.array() += (m_nodes.factor * z).array().square();
+        }
+        squares /= static_cast<float>(copies);
+        if (copies < m_nu)
+            squares = (share * (squares.colwise() - m_expected)).colwise() + m_expected;
+        Eigen::MatrixXf variance = m_nodes.smoother * squares;
+        // White noise is averaged over about twenty points of the box and all copies: one chi-square a draw.
+        const double whiteFreedom = 20.0 * m_nu;
+        boost::random::chi_squared_distribution<double> chiWhite(whiteFreedom);
+        for (Eigen::Index j = 0; j < variances; ++j)
+            variance.col(j).array() += static_cast<float>(m_process.white * chiWhite(generator) / whiteFreedom);
+        // A true root: an approximate one would differ between processors.
+        variance = variance.array().max(1e-6F).sqrt().inverse();
+        Eigen::MatrixXf out(variance.rows(), kBlock);
+        for (Eigen::Index j = 0; j < kBlock; ++j)
+            out.col(j) = variance.col(j % variances);
+        return out;
+    }
+
+    int m_nu;
+    Process m_process;
+    VarianceNodes m_nodes;
+    Draws& m_out;
+    Eigen::VectorXf m_expected; ///< variance at the nodes
+    bool m_drawWhite = false;
+    float m_slowScale = 1.0F;
+};
+
+} // namespace
+
+Draws makeDraws(const DrawKey& key, const ForEach& forEach) {
     Draws out;
     out.count = kDraws;
     for (size_t p = 0; p < key.window.size(); ++p)
         if (key.window[p])
             out.points.push_back(p);
-    const auto n = static_cast<Eigen::Index>(out.points.size());
-    const Process process = makeProcess(key, out.points);
-    const VarianceNodes nodes = makeNodes(key, out.points, process);
-    const auto modes = process.factor.cols();
-    const int nu = key.degreesOfFreedom;
-
-    Generator generator(kSeed);
-    Normals normals(generator);
-    boost::random::chi_squared_distribution<double> chiLevel(nu);
-    // White noise is averaged over about twenty points of the box and all copies: one chi-square a draw.
-    const double whiteFreedom = 20.0 * nu;
-    boost::random::chi_squared_distribution<double> chiWhite(whiteFreedom);
-
     out.levelNormal.resize(key.copies, kDraws);
-    normals.fill(out.levelNormal);
     out.levelScale.resize(kDraws);
-    for (Eigen::Index j = 0; j < kDraws; ++j)
-        out.levelScale(j) = static_cast<float>(std::sqrt(nu / chiLevel(generator)));
-    out.shape.assign(static_cast<size_t>(key.copies), Eigen::MatrixXf(n, kDraws));
-
-    const int shared = drawsAVariance(nu);
-    const Eigen::Index variances = kBlock / shared; // columns of a block's variance, each used `shared` times
-    const bool drawWhite = process.white >= kWhiteWorthDrawing;
-    const auto slowScale = static_cast<float>(drawWhite ? 1.0 : std::sqrt(1.0 / (1.0 - process.white)));
-    Eigen::MatrixXf z(modes, kBlock);
-    Eigen::MatrixXf zVariance(modes, variances);
-    Eigen::MatrixXf white(n, kBlock);
-    Eigen::MatrixXf scale(n, kBlock);
-    for (Eigen::Index block = 0; block < kDraws; block += kBlock) {
-        Eigen::MatrixXf squares = Eigen::MatrixXf::Zero(nodes.factor.rows(), variances);
-        for (int m = 0; m < nu; ++m) {
-            normals.fill(zVariance);
-            squares.array() += (nodes.factor * zVariance).array().square();
-        }
-        Eigen::MatrixXf variance = nodes.smoother * (squares / static_cast<float>(nu));
-        for (Eigen::Index j = 0; j < variances; ++j)
-            variance.col(j).array() += static_cast<float>(process.white * chiWhite(generator) / whiteFreedom);
-        variance = variance.array().max(1e-6F).rsqrt();
-        for (Eigen::Index j = 0; j < kBlock; ++j)
-            scale.col(j) = variance.col(j % variances);
-        for (auto& copy : out.shape) {
-            normals.fill(z);
-            auto target = copy.middleCols(block, kBlock);
-            target.noalias() = process.factor * z;
-            if (drawWhite) {
-                normals.fill(white);
-                target += static_cast<float>(std::sqrt(process.white)) * white;
-            }
-            target.array() *= scale.array() * slowScale;
-        }
-    }
+    out.shape.assign(static_cast<size_t>(key.copies),
+                     Eigen::MatrixXf(static_cast<Eigen::Index>(out.points.size()), kDraws));
+    const DrawMaker maker(key, out);
+    forEach(kDraws / kBlock, [&](size_t block) { maker.makeBlock(block); });
     return out;
 }
 
@@ -193,7 +236,7 @@ std::shared_ptr<const Draws> DrawCache::get(const DrawKey& key) {
             if (known == key)
                 return draws;
     }
-    auto made = std::make_shared<const Draws>(makeDraws(key));
+    auto made = std::make_shared<const Draws>(makeDraws(key, m_forEach));
     const std::lock_guard lock(m_mutex);
     if (m_entries.size() >= kKept)
         m_entries.erase(m_entries.begin());

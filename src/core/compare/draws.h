@@ -5,6 +5,7 @@
 #include "core/compare/day_model.h"
 
 #include <Eigen/Dense>
+#include <functional>
 #include <memory>
 #include <mutex>
 
@@ -32,18 +33,26 @@ struct Draws {
     Eigen::VectorXf levelScale;         ///< for each draw 1/sqrt(chi2/nu), common to all copies
 };
 
-/// Keeps the last few sets of draws. Owned by whoever analyses; safe to share between threads.
+/// Does work(0) .. work(count - 1), in any order or side by side; each piece writes only to its own place.
+using ForEach = std::function<void(size_t count, const std::function<void(size_t)>& work)>;
+void oneAfterAnother(size_t count, const std::function<void(size_t)>& work);
+
+/// Keeps the last sets of draws, and knows how independent pieces are worked. Owned by whoever analyses.
 class DrawCache {
 public:
+    explicit DrawCache(ForEach forEach = oneAfterAnother) : m_forEach(std::move(forEach)) {}
+    [[nodiscard]] const ForEach& forEach() const { return m_forEach; }
     std::shared_ptr<const Draws> get(const DrawKey& key);
 
 private:
+    ForEach m_forEach;
     std::mutex m_mutex;
     std::vector<std::pair<DrawKey, std::shared_ptr<const Draws>>> m_entries;
 };
 
-/// 10000 draws with a fixed seed from a portable generator: the same digits on every machine.
-Draws makeDraws(const DrawKey& key);
+/// 10000 draws in blocks, each with a fixed seed of its own for a portable generator: the same digits on every machine
+/// and with any number of threads.
+Draws makeDraws(const DrawKey& key, const ForEach& forEach = oneAfterAnother);
 
 DrawKey drawKey(const DayModel& model, int copies);
 

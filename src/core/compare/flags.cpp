@@ -80,18 +80,23 @@ double outlierLimit(double degreesOfFreedom, double tests) {
     return boost::math::quantile(boost::math::complement(boost::math::students_t(degreesOfFreedom), 0.01 / tests));
 }
 
+/// How much each pull draws the fit to itself: the diagonal of X (X'X)^+ X'.
+Eigen::VectorXd leverages(const Design& design) {
+    return (design.x * design.gramInverse).cwiseProduct(design.x).rowwise().sum();
+}
+
 std::optional<Found> worstLevel(const DayModel& model) {
     const auto pulls = static_cast<double>(model.input.pulls.size());
     const int nu = model.degreesOfFreedom;
     if (nu < 2)
         return std::nullopt;
     const Eigen::VectorXd e = model.design.residuals(model.level);
-    const Eigen::MatrixXd hat = model.design.x * model.design.gramInverse * model.design.x.transpose();
+    const Eigen::VectorXd hat = leverages(model.design);
     const double rss = e.squaredNorm();
     const double limit = outlierLimit(nu - 1, 4.0 * pulls);
     std::optional<Found> worst;
     for (Eigen::Index i = 0; i < e.size(); ++i) {
-        const double free = 1.0 - hat(i, i);
+        const double free = 1.0 - hat(i);
         if (free < 1e-9)
             continue;
         const double without = (rss - e(i) * e(i) / free) / (nu - 1);
@@ -102,33 +107,45 @@ std::optional<Found> worstLevel(const DayModel& model) {
     return worst;
 }
 
+/// The variance smoother at every point of the core, points x points.
+Eigen::MatrixXd coreSmoother(const DayModel& model) {
+    const auto points = static_cast<Eigen::Index>(model.core.size());
+    Eigen::MatrixXd out = Eigen::MatrixXd::Zero(points, points);
+    for (Eigen::Index p = 0; p < points; ++p)
+        if (model.core[static_cast<size_t>(p)])
+            out.row(p) =
+                varianceSmoother(model.input.rpm, model.core, model.shapeWeight, static_cast<size_t>(p)).transpose();
+    return out;
+}
+
 std::optional<Found> worstShape(const DayModel& model) {
     const auto pulls = static_cast<double>(model.input.pulls.size());
     const int nu = model.degreesOfFreedom;
     if (nu < 2)
         return std::nullopt;
     const double limit = outlierLimit(std::max(4 * (nu - 1), 4), 160.0 * pulls);
-    const Eigen::MatrixXd hat = model.design.x * model.design.gramInverse * model.design.x.transpose();
+    const Eigen::VectorXd hat = leverages(model.design);
     Eigen::MatrixXd q = model.shape;
     for (Eigen::Index p = 0; p < q.cols(); ++p)
         if (model.core[static_cast<size_t>(p)])
             q.col(p) = model.design.residuals(model.shape.col(p));
+    const Eigen::RowVectorXd squares = q.colwise().squaredNorm();
+    const Eigen::MatrixXd smoother = coreSmoother(model);
     std::optional<Found> worst;
     for (Eigen::Index i = 0; i < q.rows(); ++i) {
-        const double free = 1.0 - hat(i, i);
+        const double free = 1.0 - hat(i);
         if (free < 1e-9)
             continue;
         // variance without this pull, by the same smoother
         Eigen::VectorXd raw = Eigen::VectorXd::Zero(q.cols());
         for (Eigen::Index p = 0; p < q.cols(); ++p)
             if (model.core[static_cast<size_t>(p)])
-                raw(p) = std::max(0.0, q.col(p).squaredNorm() - q(i, p) * q(i, p) / free) / (nu - 1);
+                raw(p) = std::max(0.0, squares(p) - q(i, p) * q(i, p) / free) / (nu - 1);
+        const Eigen::VectorXd smooth = smoother * raw;
         for (Eigen::Index p = 0; p < q.cols(); ++p) {
             if (!model.core[static_cast<size_t>(p)])
                 continue;
-            const auto weights =
-                varianceSmoother(model.input.rpm, model.core, model.shapeWeight, static_cast<size_t>(p));
-            const double variance = std::max(weights.dot(raw), 0.0005 * 0.0005);
+            const double variance = std::max(smooth(p), 0.0005 * 0.0005);
             const double t = std::abs(q(i, p)) / std::sqrt(variance * free);
             if (t > limit && (!worst || t / limit > worst->excess))
                 worst = Found{{static_cast<size_t>(i), FlagKind::Shape, model.input.rpm[static_cast<size_t>(p)],

@@ -2,10 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/like_for_like.h"
 
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 
 #include <algorithm>
 #include <cmath>
+#include <initializer_list>
 #include <limits>
 #include <set>
 
@@ -36,24 +37,35 @@ double buildMean(const std::vector<PullResult>& pulls, const std::string& build,
     return count > 0.0 ? sum / count : kNaN;
 }
 
-bool changeTouchesMixture(const std::vector<Change>& changed) {
-    constexpr const char* words[] = {"fuel", "jet", "mixture", "lambda", "map", "carburet", "injector", "needle"};
-    return std::any_of(changed.begin(), changed.end(), [&](const Change& change) {
-        return std::any_of(std::begin(words), std::end(words),
-                           [&](const char* word) { return change.part.find(word) != std::string::npos; });
-    });
+using Roles = std::set<PartRole>;
+
+Roles rolesOf(const TestDay& day, const std::vector<Change>& changed) {
+    Roles out;
+    for (const Change& change : changed)
+        out.insert(roleOf(day, change.part));
+    return out;
 }
 
-/// Pressures and charge temperature follow a change of boost.
-bool followsBoost(std::string_view channel, const std::vector<Change>& changed) {
-    constexpr std::string_view followers[] = {"manifold_pressure", "exhaust_back_pressure", "fuel_pressure",
-                                              "intake_air_temperature"};
-    if (std::find(std::begin(followers), std::end(followers), channel) == std::end(followers))
-        return false;
-    return std::any_of(changed.begin(), changed.end(), [](const Change& change) {
-        return change.part.find("boost") != std::string::npos || change.part.find("turbo") != std::string::npos ||
-               change.part.find("wastegate") != std::string::npos;
-    });
+struct Explanation {
+    std::string_view channel;
+    std::initializer_list<PartRole> roles;
+};
+
+/// A part of such a role moves this channel itself (common practice).
+bool isExplained(std::string_view channel, const Roles& roles) {
+    using R = PartRole;
+    static const Explanation kExplained[] = {{"lambda", {R::Fuel, R::Jets, R::Map}},
+                                             {"air_fuel_ratio", {R::Fuel, R::Jets, R::Map}},
+                                             {"ignition_advance", {R::Ignition, R::Map}},
+                                             {"manifold_pressure", {R::Boost}},
+                                             {"exhaust_back_pressure", {R::Boost, R::Exhaust}},
+                                             {"airbox_pressure", {R::Intake}},
+                                             {"fuel_pressure", {R::Boost, R::Fuel}},
+                                             {"intake_air_temperature", {R::Boost}}};
+    for (const Explanation& one : kExplained)
+        if (one.channel == channel)
+            return std::any_of(one.roles.begin(), one.roles.end(), [&](R role) { return roles.contains(role); });
+    return false;
 }
 
 std::set<int> gearsOf(const TestDay& day, const std::vector<PullResult>& pulls, const std::string& build) {
@@ -85,32 +97,12 @@ void addGear(std::vector<LikeForLike>& out, const TestDay& day, const std::vecto
     out.push_back(row);
 }
 
-std::set<MeasuredAt> placesOf(const std::vector<PullResult>& pulls, const std::string& build) {
-    std::set<MeasuredAt> out;
-    for (const PullResult& result : pulls)
-        if (result.used && result.build == build && result.curve)
-            out.insert(result.curve->place.at);
-    return out;
-}
-
-/// Figures from different places hold the losses between them: no comparison of parts. Said only when they differ.
-void addPlace(std::vector<LikeForLike>& out, const std::vector<PullResult>& pulls, const std::string& from,
-              const std::string& to) {
-    const auto a = placesOf(pulls, from);
-    const auto b = placesOf(pulls, to);
-    if (a.empty() || b.empty() || (a == b && a.size() == 1))
-        return;
-    out.push_back({"measured_at", "", static_cast<double>(*a.begin()), static_cast<double>(*b.rbegin()),
-                   static_cast<double>(*b.rbegin()) - static_cast<double>(*a.begin()), 0.0, LikeVerdict::Differs,
-                   true});
-}
-
 } // namespace
 
 std::vector<LikeForLike> likeForLike(const TestDay& day, const std::vector<PullResult>& pulls, const std::string& from,
                                      const std::string& to, const RpmRange& range, const std::vector<Change>& changed) {
     std::vector<LikeForLike> out;
-    addPlace(out, pulls, from, to);
+    const Roles roles = rolesOf(day, changed);
     addGear(out, day, pulls, from, to);
     for (const ChannelInfo& channel : standardChannels()) {
         if (channel.tolerance <= 0.0)
@@ -127,10 +119,10 @@ std::vector<LikeForLike> likeForLike(const TestDay& day, const std::vector<PullR
         if (!haveA || !haveB)
             row.verdict = LikeVerdict::NotRecorded;
         else if (std::abs(row.difference) > channel.tolerance)
-            row.verdict = followsBoost(channel.name, changed) ? LikeVerdict::Explained : LikeVerdict::Differs;
+            row.verdict = isExplained(channel.name, roles) ? LikeVerdict::Explained : LikeVerdict::Differs;
         const bool mixture =
             std::string_view(channel.name) == "lambda" || std::string_view(channel.name) == "air_fuel_ratio";
-        row.key = row.verdict == LikeVerdict::Differs && mixture && !changeTouchesMixture(changed) &&
+        row.key = row.verdict == LikeVerdict::Differs && mixture &&
                   std::abs(row.difference) > kKeyTolerances * channel.tolerance;
         out.push_back(row);
     }

@@ -2,8 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/units/rpm_range.h"
+
 #include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 // What was decided before the pulls, and what was done between them. Part of a TestDay.
@@ -28,6 +31,9 @@ struct Plan {
     std::optional<double> repeatability_pct; ///< of one pull, expected
     std::optional<double> coolDown_min;      ///< from the end of a pull to the next
     std::optional<double> change_min;        ///< to fit the next build
+    std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand, from and to; empty: the usual ones
+    std::optional<double> driftBound_pct;                   ///< declared: drift over the session is at most this
+    std::optional<RpmRange> use_rpm;                        ///< the speeds that count where the engine works
     PullProtocol protocol;
     std::string unknownKeys;
     bool operator==(const Plan&) const = default;

@@ -211,6 +211,11 @@ std::vector<Change> changesBetween(const Build& from, const Build& to) {
     return out;
 }
 
+PartRole roleOf(const TestDay& day, const std::string& part) {
+    const auto it = day.partRoles.find(part);
+    return it == day.partRoles.end() ? guessedRole(part) : it->second;
+}
+
 const char* cellKindName(CellKind kind) {
     constexpr const char* names[] = {"engine_brake", "hub_brake", "chassis_brake", "chassis_inertia"};
     return names[static_cast<size_t>(kind)];

@@ -2,10 +2,13 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/day/part_role.h"
 #include "core/day/plan.h"
-#include "core/pull/channel_table.h"
+#include "core/units/rpm_range.h"
+#include "core/channels/channel_table.h"
 #include "core/weather/standards.h"
 
+#include <map>
 #include <memory>
 #include <optional>
 #include <string>
@@ -114,13 +117,6 @@ struct ControlWindow {
     bool operator==(const ControlWindow&) const = default;
 };
 
-struct RpmRange {
-    double low = 0.0;
-    double high = 0.0;
-    [[nodiscard]] bool holds(double rpm) const { return rpm >= low && rpm <= high; }
-    bool operator==(const RpmRange&) const = default;
-};
-
 struct Pull {
     std::string id;
     std::string build;
@@ -176,6 +172,7 @@ struct TestDay {
     std::vector<BuildChange> changes;
     BoostSchool boostSchool = BoostSchool::StandardsRule;
     LossSettings loss;
+    std::map<std::string, PartRole> partRoles; ///< of parts and settings by name, where the guess was corrected
     std::vector<RpmRange> bands; ///< asked for, besides the whole range and its thirds
     std::vector<Attachment> attachments;
     std::string unknownKeys;
@@ -217,6 +214,8 @@ struct Change {
 };
 /// What differs between two builds, parts first. A value that one build does not name is "not noted".
 std::vector<Change> changesBetween(const Build& from, const Build& to);
+/// What a part or setting of this name does on this day: as it was corrected, else guessed from the name.
+PartRole roleOf(const TestDay& day, const std::string& part);
 
 const char* cellKindName(CellKind kind);     ///< "engine_brake"
 const char* measuredAtName(MeasuredAt at);   ///< "crank"

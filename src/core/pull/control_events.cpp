@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 #include "core/pull/derived.h"
 #include "core/pull/event_list.h"
 

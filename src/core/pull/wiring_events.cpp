@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 #include "core/pull/event_list.h"
 
 #include <algorithm>
@@ -13,37 +13,9 @@ namespace {
 constexpr double kAbsorberFull_pct = 99.0;
 constexpr double kNoiseTimesSet = 4.0; ///< noise of a channel against the other pulls
 
-/// Largest scatter of a channel that still passes when there is nothing to hold it against.
-struct NoiseLimit {
-    const char* channel;
-    double sd;
-};
-constexpr NoiseLimit kNoiseLimits[] = {
-    {"lambda", 0.025},
-    {"air_fuel_ratio", 0.35},
-    {"manifold_pressure", 2.0},
-    {"airbox_pressure", 0.5},
-    {"exhaust_back_pressure", 5.0},
-    {"intake_air_temperature", 1.5},
-    {"coolant_temperature", 1.5},
-    {"oil_temperature", 1.5},
-    {"exhaust_gas_temperature", 12.0},
-    {"oil_pressure", 15.0},
-    {"fuel_pressure", 10.0},
-    {"ignition_advance", 1.5},
-    {"throttle", 1.5},
-    {"spark_current", 3.0},
-    {"road_speed", 1.0},
-};
-/// Channels that cannot stand still through a sweep of any engine.
-constexpr const char* kAlwaysMoving[] = {"exhaust_gas_temperature", "oil_pressure", "fuel_flow",   "air_flow",
-                                         "airbox_pressure",         "road_speed",   "roller_speed"};
-/// Positions and commands that may rightly stand still.
-constexpr const char* kMayStandStill[] = {"time",          "throttle",     "wastegate_duty",   "bypass_valve",
-                                          "absorber_load", "knock_retard", "ignition_advance", "engine_speed"};
-
-template <size_t N> bool isIn(const char* const (&names)[N], const std::string& name) {
-    return std::any_of(std::begin(names), std::end(names), [&](const char* n) { return name == n; });
+ChannelMotion motionOf(const std::string& channel) {
+    const ChannelInfo* info = channelInfo(channel);
+    return info ? info->motion : ChannelMotion::Usual;
 }
 
 void absorber(EventSheet& sheet) {
@@ -84,10 +56,8 @@ std::optional<double> usualNoise(const EventSheet& sheet, const std::string& cha
 }
 
 std::optional<double> noiseLimit(const std::string& channel) {
-    for (const NoiseLimit& limit : kNoiseLimits)
-        if (channel == limit.channel)
-            return limit.sd;
-    return std::nullopt;
+    const ChannelInfo* info = channelInfo(channel);
+    return info && info->noise > 0.0 ? std::optional(info->noise) : std::nullopt;
 }
 
 void noise(EventSheet& sheet, const Column& column) {
@@ -110,7 +80,7 @@ void noise(EventSheet& sheet, const Column& column) {
 
 /// It stands still although it moved before, or in the other pulls, or must move in any engine.
 void frozen(EventSheet& sheet, const Column& column) {
-    if (isIn(kMayStandStill, column.name))
+    if (motionOf(column.name) == ChannelMotion::MayStandStill)
         return;
     const auto values = sheet.s.part(column);
     if (sheet.curve.seen->traits.at(column.name).longestStill < values.size() / 4)
@@ -126,7 +96,7 @@ void frozen(EventSheet& sheet, const Column& column) {
     const bool movesElsewhere = usual > 0 && 4 * usual < run.rows;
     const bool movedBefore =
         run.first > sheet.s.rowsIn(0.5) && 8 * longestStill(values.first(run.first)).rows < run.rows;
-    const bool mustMove = isIn(kAlwaysMoving, column.name) && run.rows > values.size() / 2 && usual == 0;
+    const bool mustMove = motionOf(column.name) == ChannelMotion::MustMove && run.rows > values.size() / 2 && usual == 0;
     if (!movesElsewhere && !movedBefore && !mustMove)
         return;
     const size_t to = run.first + run.rows - 1;

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/slip/pull_slip.h"
 
-#include "core/pull/channels.h"
+#include "core/channels/channels.h"
 #include "core/slip/day_events.h"
 #include "core/weather/altitude.h"
 

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/pull/channel_table.h"
+#include "core/channels/channel_table.h"
 
 #include <algorithm>
 #include <cmath>

@@ -9,13 +9,23 @@
 
 namespace hillrun {
 
-/// A standard channel of the pull file.
+/// What a channel does in the sweep of any engine.
+enum class ChannelMotion {
+    Usual,
+    MayStandStill, ///< a position or command
+    MustMove,
+};
+
+/// A standard channel of the pull file, and all that is known of it.
 struct ChannelInfo {
     const char* name;       ///< "manifold_pressure"
     const char* label;      ///< "Manifold pressure"
     Dimension dimension;    ///< its unit in the file is canonicalUnitText(dimension)
     const char* otherNames; ///< what loggers call it, normalised, separated by '|'
     double tolerance; ///< like for like: largest difference of two builds that still counts as matched; 0 = not judged
+    double noise;     ///< largest scatter that passes when there is nothing to hold it against; 0 = not judged
+    ChannelMotion motion;
+    int screenOrder; ///< smallest first
 };
 
 std::span<const ChannelInfo> standardChannels();

@@ -1,0 +1,123 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/prepare/claims_panel.h"
+
+#include "app/look/words.h"
+
+#include <algorithm>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr int kPairsInARow = 4;
+using Pair = std::pair<std::string, std::string>;
+
+/// The base to each other build, then each to its neighbour; and whatever else is named.
+std::vector<Pair> usualPairs(const TestDay& day) {
+    std::vector<Pair> out;
+    for (size_t i = 1; i < day.builds.size(); ++i)
+        out.emplace_back(day.builds[0].id, day.builds[i].id);
+    for (size_t i = 2; i < day.builds.size(); ++i)
+        out.emplace_back(day.builds[i - 1].id, day.builds[i].id);
+    for (const Pair& pair : day.plan.pairs)
+        if (std::find(out.begin(), out.end(), pair) == out.end())
+            out.push_back(pair);
+    return out;
+}
+
+} // namespace
+
+ClaimsPanel::ClaimsPanel(DayDocument& document, QWidget* parent) : QWidget(parent), m_document(document) {
+    auto* whole = new QVBoxLayout(this);
+    whole->setContentsMargins(0, 0, 0, 0);
+    const Panel panel = makePanel(tr("Named beforehand"), this);
+    m_pairs = new QWidget(panel.frame);
+    m_grid = new QGridLayout(m_pairs);
+    m_grid->setContentsMargins(0, 0, 0, 0);
+    m_grid->setSpacing(4);
+    panel.column->addWidget(m_pairs);
+    m_hint = quietLabel(u"claimsHint"_s, panel.frame);
+    panel.column->addWidget(m_hint);
+    m_useLow = new NumberField(u"useLowField"_s, tr("Lowest speed that counts"), 0, 30000, 0, u"rpm"_s, panel.frame);
+    m_useHigh = new NumberField(u"useHighField"_s, tr("Highest speed that counts"), 0, 30000, 0, u"rpm"_s, panel.frame);
+    m_bound = new NumberField(u"driftBoundField"_s, tr("Drift over the day is at most"), 0.05, 20, 2, u"%"_s,
+                              panel.frame);
+    m_bound->setToolTip(tr("Only for days without a return to base: claims then hold if drift stayed below it"));
+    auto* fields = new QHBoxLayout;
+    fields->setSpacing(8);
+    fields->addWidget(labelled(tr("use from"), m_useLow, panel.frame));
+    fields->addWidget(labelled(tr("to"), m_useHigh, panel.frame));
+    fields->addWidget(labelled(tr("drift at most"), m_bound, panel.frame));
+    panel.column->addLayout(fields);
+    whole->addWidget(panel.frame);
+    connect(m_useLow, &NumberField::edited, this, &ClaimsPanel::setUse);
+    connect(m_useHigh, &NumberField::edited, this, &ClaimsPanel::setUse);
+    connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
+        m_document.edit(tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; });
+    });
+    connect(&m_document, &DayDocument::dayChanged, this, &ClaimsPanel::refresh);
+    refresh();
+}
+
+/// A range needs both ends; while one is missing nothing is claimed of it.
+void ClaimsPanel::setUse() {
+    const auto low = m_useLow->number();
+    const auto high = m_useHigh->number();
+    if (low.has_value() != high.has_value())
+        return;
+    if (low && !(*high > *low)) {
+        refresh();
+        return;
+    }
+    m_document.edit(tr("Change the use"), [&](TestDay& day) {
+        day.plan.use_rpm = low ? std::optional(RpmRange{*low, *high}) : std::nullopt;
+    });
+}
+
+void ClaimsPanel::togglePair(const Pair& pair, bool on) {
+    m_document.edit(on ? tr("Name %1 to %2 beforehand").arg(qs(pair.first), qs(pair.second))
+                       : tr("No longer name %1 to %2").arg(qs(pair.first), qs(pair.second)),
+                    [&](TestDay& day) {
+                        std::erase(day.plan.pairs, pair);
+                        if (on)
+                            day.plan.pairs.push_back(pair);
+                    });
+}
+
+void ClaimsPanel::refreshPairs() {
+    const auto usual = usualPairs(m_document.day());
+    if (usual != m_shown) {
+        m_shown = usual;
+        qDeleteAll(m_pairs->findChildren<QToolButton*>());
+        for (size_t i = 0; i < m_shown.size(); ++i) {
+            const Pair pair = m_shown[i];
+            auto* button = new QToolButton(m_pairs);
+            button->setObjectName(u"pair_%1_%2"_s.arg(qs(pair.first), qs(pair.second)));
+            button->setText(u"%1 \u2192 %2"_s.arg(qs(pair.first), qs(pair.second)));
+            button->setAccessibleName(tr("Name %1 to %2 beforehand").arg(qs(pair.first), qs(pair.second)));
+            button->setCheckable(true);
+            button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+            connect(button, &QToolButton::clicked, this, [this, pair](bool on) { togglePair(pair, on); });
+            m_grid->addWidget(button, static_cast<int>(i) / kPairsInARow, static_cast<int>(i) % kPairsInARow);
+        }
+    }
+    const auto& named = m_document.day().plan.pairs;
+    for (size_t i = 0; i < m_shown.size(); ++i)
+        if (auto* button = qobject_cast<QToolButton*>(m_grid->itemAt(static_cast<int>(i))->widget()))
+            button->setChecked(std::find(named.begin(), named.end(), m_shown[i]) != named.end());
+}
+
+void ClaimsPanel::refresh() {
+    refreshPairs();
+    const Plan& plan = m_document.day().plan;
+    m_hint->setText(m_shown.empty()       ? tr("Two builds are needed before a comparison can be named.")
+                    : plan.pairs.empty() ? tr("None: all of these are judged together, by the wider band of all.")
+                                         : tr("Judged by their own band; every other pair by that of all pairs."));
+    m_useLow->show(plan.use_rpm ? std::optional(plan.use_rpm->low) : std::nullopt);
+    m_useHigh->show(plan.use_rpm ? std::optional(plan.use_rpm->high) : std::nullopt);
+    m_bound->show(plan.driftBound_pct);
+}
+
+} // namespace hillrun

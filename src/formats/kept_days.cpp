@@ -13,6 +13,7 @@
 #include <fmt/format.h>
 #include <set>
 #include <unistd.h>
+#include <utility>
 
 namespace fs = std::filesystem;
 
@@ -47,54 +48,77 @@ void DayKeeper::begin() {
     flushFolder(m_root);
 }
 
-/// The rows under the first name that is free; a file of the day that holds just them is linked, not copied.
-std::string DayKeeper::keepRows(const Pull& pull, const std::string& dayPath, std::string& sha256) {
-    const fs::path wanted(pull.file);
-    const fs::path stored = fs::path(dayPath) / pull.file;
+/// The name, or with a number the first that is free.
+std::string DayKeeper::freeName(const std::string& wanted) {
+    const fs::path file(wanted);
     for (int n = 1;; ++n) {
-        const fs::path name = n == 1 ? wanted
-                                     : wanted.parent_path() / fmt::format("{}-{}{}", wanted.stem().string(), n,
-                                                                          wanted.extension().string());
-        const fs::path target = m_folder / name;
-        makeFolders(target.parent_path());
+        const fs::path name =
+            n == 1 ? file : file.parent_path() / fmt::format("{}-{}{}", file.stem().string(), n, file.extension().string());
         std::error_code error;
-        if (fs::exists(target, error))
-            continue;
-        if (!dayPath.empty() && !pull.sha256.empty()) {
-            fs::create_hard_link(stored, target, error);
-            if (!error && sha256Hex(readFileText(target)) == pull.sha256)
-                return name.generic_string();
-            if (!error)
-                fs::remove(target, error);
-        }
-        const std::string text = writePullText(*pull.raw);
-        sha256 = sha256Hex(text);
-        if (writeNewFile(target, text))
+        if (!fs::exists(m_folder / name, error) && m_names.insert(name.generic_string()).second)
             return name.generic_string();
     }
 }
 
+/// A file of the day that holds just these rows is linked, not copied. True when the checksum became another.
+bool DayKeeper::storeRows(Written& written, const std::string& storedAs, const std::string& dayPath) {
+    const fs::path target = m_folder / written.file;
+    makeFolders(target.parent_path());
+    std::error_code error;
+    if (!dayPath.empty() && !written.sha256.empty()) {
+        fs::create_hard_link(fs::path(dayPath) / storedAs, target, error);
+        if (!error && sha256Hex(readFileText(target)) == written.sha256) {
+            written.stored = true;
+            return false;
+        }
+        if (!error)
+            fs::remove(target, error);
+    }
+    const std::string text = writePullText(*written.rows);
+    const std::string before = std::exchange(written.sha256, sha256Hex(text));
+    writeNewFile(target, text);
+    written.stored = true;
+    return before != written.sha256;
+}
+
+/// Edits first, and rows that lie nowhere else; a kill may come while the rows of the day's own files are still copied,
+/// and those are then taken from the day.
 void DayKeeper::keep(const TestDay& day, const KeptNote& note) {
     if (m_folder.empty())
         begin();
-    TestDay kept = day;
     std::vector<std::string> unsaved;
-    for (Pull& pull : kept.pulls) {
+    std::vector<std::pair<Written*, std::string>> later;
+    for (const Pull& pull : day.pulls) {
         if (!pull.raw)
             continue;
         if (pull.sha256.empty())
             unsaved.push_back(pull.id);
         Written& written = m_written[pull.raw.get()];
-        if (!written.rows) {
-            written.sha256 = pull.sha256;
-            written.file = keepRows(pull, note.dayPath, written.sha256);
-            written.rows = pull.raw;
-        }
-        pull.file = written.file;
-        pull.sha256 = written.sha256;
+        if (!written.rows)
+            written = {pull.raw, freeName(pull.file), pull.sha256, false};
+        if (written.stored)
+            continue;
+        if (written.sha256.empty())
+            storeRows(written, pull.file, note.dayPath);
+        else
+            later.emplace_back(&written, pull.file);
     }
-    writeFileSafely(m_folder / kNoteFile, noteText(note, unsaved));
-    writeFileSafely(m_folder / "day.json", dayToJson(kept)); // last: without it nothing is offered
+    const auto writeDay = [&] {
+        TestDay kept = day;
+        for (Pull& pull : kept.pulls)
+            if (const auto it = m_written.find(pull.raw.get()); pull.raw && it != m_written.end()) {
+                pull.file = it->second.file;
+                pull.sha256 = it->second.sha256;
+            }
+        writeFileSafely(m_folder / kNoteFile, noteText(note, unsaved));
+        writeFileSafely(m_folder / "day.json", dayToJson(kept)); // last: without it nothing is offered
+    };
+    writeDay();
+    bool changed = false;
+    for (const auto& [written, storedAs] : later)
+        changed = storeRows(*written, storedAs, note.dayPath) || changed;
+    if (changed)
+        writeDay();
 }
 
 void DayKeeper::drop() {
@@ -106,6 +130,7 @@ void DayKeeper::drop() {
     fs::remove_all(m_folder, ignored);
     m_folder.clear();
     m_written.clear();
+    m_names.clear();
 }
 
 fs::path keptRoot() { return stateFolder() / "kept"; }
@@ -134,7 +159,33 @@ std::vector<KeptDay> findKept(const fs::path& root) {
     return out;
 }
 
-TestDay readKept(const KeptDay& kept) { return readDay(kept.folder, BadPulls::Keep); }
+namespace {
+
+/// Rows that were not copied before the kill, from the day's own place, by their checksum.
+void takeFromPlace(TestDay& day, const std::string& place) {
+    TestDay stored;
+    try {
+        stored = readDay(place, BadPulls::Keep);
+    } catch (const DataError&) { // the place is gone: each pull says itself that its rows are not there
+        return;
+    }
+    for (Pull& pull : day.pulls)
+        for (const Pull& other : stored.pulls)
+            if (!pull.raw && other.raw && !pull.sha256.empty() && pull.sha256 == other.sha256) {
+                pull.raw = other.raw;
+                pull.problem.clear();
+            }
+}
+
+} // namespace
+
+TestDay readKept(const KeptDay& kept) {
+    TestDay day = readDay(kept.folder, BadPulls::Keep);
+    const bool complete = std::all_of(day.pulls.begin(), day.pulls.end(), [](const Pull& pull) { return pull.raw; });
+    if (!complete && !kept.note.dayPath.empty())
+        takeFromPlace(day, kept.note.dayPath);
+    return day;
+}
 
 bool claimKept(const KeptDay& kept, FileLock& lock) { return lock.acquire(kept.folder / kLockFile, kWindowProgram); }
 

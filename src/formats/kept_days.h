@@ -8,6 +8,7 @@
 #include <filesystem>
 #include <map>
 #include <memory>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -36,16 +37,19 @@ public:
 
 private:
     void begin();
-    std::string keepRows(const Pull& pull, const std::string& dayPath, std::string& sha256);
     struct Written {
         std::shared_ptr<const ChannelTable> rows; ///< held, so that its address stays its own
         std::string file;
         std::string sha256;
+        bool stored = false;
     };
+    std::string freeName(const std::string& wanted);
+    bool storeRows(Written& written, const std::string& storedAs, const std::string& dayPath);
     std::filesystem::path m_root;
     std::filesystem::path m_folder;
     FileLock m_lock;
     std::map<const ChannelTable*, Written> m_written;
+    std::set<std::string> m_names; ///< given to rows
 };
 
 /// What a program that is no more left behind.
@@ -58,7 +62,7 @@ struct KeptDay {
 std::filesystem::path keptRoot();
 /// All that is left and not in the hands of a living program, newest first.
 std::vector<KeptDay> findKept(const std::filesystem::path& root);
-/// The kept state with its rows; file names and checksums as the day had them. Throws DataError.
+/// The kept state with its rows; what was not copied before a kill comes from the day's own place. Throws DataError.
 TestDay readKept(const KeptDay& kept);
 /// Takes a kept day into one's own hands, so that no other window offers it too. False when another was faster.
 bool claimKept(const KeptDay& kept, FileLock& lock);

@@ -10,6 +10,7 @@
 #include <catch2/catch.hpp>
 #include <csignal>
 #include <fstream>
+#include <sys/resource.h>
 #include <sys/wait.h>
 
 using namespace hillrun;
@@ -62,6 +63,41 @@ TEST_CASE("a killed program leaves the whole state, rows and all") {
     removeKept(kept[0]);
     CHECK(findKept(root.path()).empty());
     CHECK(fs::is_empty(root.path()));
+}
+
+TEST_CASE("edits of a day in a package are kept before its rows are copied") {
+    const test::TemporaryFolder folder;
+    const fs::path package = folder.path() / "day.zip";
+    (void)saveDay(readDay(test::demoDay()), package, test::demoDay());
+    const pid_t child = ::fork();
+    if (child == 0) { // room for the edits, none for a pull: as if the kill came in between
+        const rlimit little{20000, 20000};
+        ::setrlimit(RLIMIT_FSIZE, &little);
+        std::signal(SIGXFSZ, SIG_IGN);
+        DayKeeper keeper(folder.path() / "kept");
+        TestDay day = readDay(package);
+        day.pulls[0].use = false;
+        try {
+            keeper.keep(day, noteOf(package));
+        } catch (const DataError&) {
+        }
+        ::raise(SIGKILL);
+    }
+    ::waitpid(child, nullptr, 0);
+    const auto kept = findKept(folder.path() / "kept");
+    REQUIRE(kept.size() == 1);
+    const TestDay day = readKept(kept[0]);
+    const TestDay original = readDay(package);
+    CHECK_FALSE(day.pulls[0].use);
+    REQUIRE(day.pulls.size() == original.pulls.size());
+    for (size_t i = 0; i < day.pulls.size(); ++i) {
+        INFO(day.pulls[i].id << ": " << day.pulls[i].problem);
+        REQUIRE(day.pulls[i].raw);
+        CHECK(sameRows(*day.pulls[i].raw, *original.pulls[i].raw));
+    }
+    fs::remove(package); // without the place the rows are missed, and it is said
+    CHECK_FALSE(readKept(kept[0]).pulls[0].raw);
+    CHECK_FALSE(readKept(kept[0]).pulls[0].problem.empty());
 }
 
 TEST_CASE("what a living program keeps is offered to nobody, what it drops is gone") {

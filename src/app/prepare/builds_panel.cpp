@@ -39,7 +39,7 @@ BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QW
     : QWidget(parent), m_document(document), m_dialogs(dialogs) {
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(0, 0, 0, 0);
-    const Panel panel = makePanel(tr("Builds: what differs"), this);
+    const Panel panel = makePanel(tr("Builds"), this);
     whole->addWidget(panel.frame);
     m_model = new BuildModel(document, this);
     auto button = [&](const QString& name, const QString& text, const QString& tip, auto run) {

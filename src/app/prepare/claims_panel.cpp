@@ -30,28 +30,24 @@ std::vector<Pair> usualPairs(const TestDay& day) {
 } // namespace
 
 ClaimsPanel::ClaimsPanel(DayDocument& document, QWidget* parent) : QWidget(parent), m_document(document) {
-    auto* whole = new QVBoxLayout(this);
-    whole->setContentsMargins(0, 0, 0, 0);
-    const Panel panel = makePanel(tr("Named beforehand"), this);
-    m_pairs = new QWidget(panel.frame);
+    m_pairs = new QWidget(this);
     m_grid = new QGridLayout(m_pairs);
     m_grid->setContentsMargins(0, 0, 0, 0);
     m_grid->setSpacing(4);
-    panel.column->addWidget(m_pairs);
-    m_hint = quietLabel(u"claimsHint"_s, panel.frame);
-    panel.column->addWidget(m_hint);
-    m_useLow = new NumberField(u"useLowField"_s, tr("Lowest speed that counts"), 0, 30000, 0, u"rpm"_s, panel.frame);
-    m_useHigh = new NumberField(u"useHighField"_s, tr("Highest speed that counts"), 0, 30000, 0, u"rpm"_s, panel.frame);
-    m_bound = new NumberField(u"driftBoundField"_s, tr("Drift over the day is at most"), 0.05, 20, 2, u"%"_s,
-                              panel.frame);
+    m_useLow = new NumberField(u"useLowField"_s, tr("Lowest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
+    m_useHigh = new NumberField(u"useHighField"_s, tr("Highest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
+    m_bound = new NumberField(u"driftBoundField"_s, tr("Drift over the day is at most"), 0.05, 20, 2, u"%"_s, this);
     m_bound->setToolTip(tr("Only for days without a return to base: claims then hold if drift stayed below it"));
-    auto* fields = new QHBoxLayout;
-    fields->setSpacing(8);
-    fields->addWidget(labelled(tr("use from"), m_useLow, panel.frame));
-    fields->addWidget(labelled(tr("to"), m_useHigh, panel.frame));
-    fields->addWidget(labelled(tr("drift at most"), m_bound, panel.frame));
-    panel.column->addLayout(fields);
-    whole->addWidget(panel.frame);
+    for (NumberField* field : {m_useLow, m_useHigh, m_bound})
+        field->setFixedWidth(84);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(8);
+    row->addWidget(labelled(tr("comparisons named beforehand"), m_pairs, this), 0, Qt::AlignTop);
+    row->addStretch(1);
+    row->addWidget(labelled(tr("use from"), m_useLow, this), 0, Qt::AlignTop);
+    row->addWidget(labelled(tr("to"), m_useHigh, this), 0, Qt::AlignTop);
+    row->addWidget(labelled(tr("drift at most"), m_bound, this), 0, Qt::AlignTop);
     connect(m_useLow, &NumberField::edited, this, &ClaimsPanel::setUse);
     connect(m_useHigh, &NumberField::edited, this, &ClaimsPanel::setUse);
     connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
@@ -98,7 +94,8 @@ void ClaimsPanel::refreshPairs() {
             button->setText(u"%1 \u2192 %2"_s.arg(qs(pair.first), qs(pair.second)));
             button->setAccessibleName(tr("Name %1 to %2 beforehand").arg(qs(pair.first), qs(pair.second)));
             button->setCheckable(true);
-            button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+            button->setToolTip(tr("Judged by its own band when it is named before the pulls; while none is named, all of "
+                                  "these are judged together by the wider band of all"));
             connect(button, &QToolButton::clicked, this, [this, pair](bool on) { togglePair(pair, on); });
             m_grid->addWidget(button, static_cast<int>(i) / kPairsInARow, static_cast<int>(i) % kPairsInARow);
         }
@@ -112,9 +109,6 @@ void ClaimsPanel::refreshPairs() {
 void ClaimsPanel::refresh() {
     refreshPairs();
     const Plan& plan = m_document.day().plan;
-    m_hint->setText(m_shown.empty()       ? tr("Two builds are needed before a comparison can be named.")
-                    : plan.pairs.empty() ? tr("None: all of these are judged together, by the wider band of all.")
-                                         : tr("Judged by their own band; every other pair by that of all pairs."));
     m_useLow->show(plan.use_rpm ? std::optional(plan.use_rpm->low) : std::nullopt);
     m_useHigh->show(plan.use_rpm ? std::optional(plan.use_rpm->high) : std::nullopt);
     m_bound->show(plan.driftBound_pct);

@@ -27,7 +27,6 @@ private:
     QWidget* m_pairs = nullptr;
     QGridLayout* m_grid = nullptr;
     std::vector<std::pair<std::string, std::string>> m_shown; ///< the pairs that have a button
-    QLabel* m_hint = nullptr;
     NumberField* m_useLow = nullptr;
     NumberField* m_useHigh = nullptr;
     NumberField* m_bound = nullptr;

@@ -3,6 +3,7 @@
 #include "app/prepare/order_panel.h"
 
 #include "app/look/plain_text.h"
+#include "app/prepare/claims_panel.h"
 #include "app/look/words.h"
 #include "core/plan/design.h"
 #include "core/plan/progress.h"
@@ -105,6 +106,7 @@ QWidget* OrderPanel::makeOrder(Look& look) {
     panel.column->addWidget(m_strip);
     panel.column->addWidget(m_weakness);
     panel.column->addStretch(1);
+    panel.column->addWidget(new ClaimsPanel(m_document, panel.frame));
     connect(m_design, &QComboBox::activated, this, &OrderPanel::chooseDesign);
     connect(m_pullsPerSet, &QSpinBox::valueChanged, this, &OrderPanel::setPullsPerSet);
     connect(m_strip, &OrderStrip::orderEdited, this, [this](const std::vector<std::string>& order) {

@@ -6,7 +6,6 @@
 #include "app/look/words.h"
 #include "app/prepare/builds_panel.h"
 #include "app/prepare/cautions_panel.h"
-#include "app/prepare/claims_panel.h"
 #include "app/prepare/order_panel.h"
 #include "app/prepare/protocol_panel.h"
 #include "app/prepare/windows_panel.h"
@@ -73,7 +72,6 @@ QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const Repeatabilit
     auto* side = new QVBoxLayout;
     side->setSpacing(8);
     side->addWidget(new WindowsPanel(m_document, out));
-    side->addWidget(new ClaimsPanel(m_document, out));
     side->addWidget(makeChanges(), 1);
     below->addLayout(side, 2);
     auto* right = new QVBoxLayout;

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "big_day.h"
-#include "engine/day_engine.h"
 #include "core/slip/day_events.h"
+#include "engine/day_engine.h"
 #include "formats/answers_json.h"
 #include "formats/pull_file.h"
 

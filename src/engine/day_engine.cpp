@@ -45,11 +45,10 @@ TestDay dayForAnswer(const TestDay& day) {
 bool sameFit(const FitPlan& one, const FitPlan& other) {
     const FitInput& a = one.input;
     const FitInput& b = other.input;
-    return one.fitted == other.fitted && one.buildIds == other.buildIds && a.pulls == b.pulls &&
-           a.builds == b.builds && a.rpm == b.rpm && a.logPower.rows() == b.logPower.rows() &&
-           a.logPower.cols() == b.logPower.cols() &&
-           std::memcmp(a.logPower.data(), b.logPower.data(),
-                       sizeof(double) * static_cast<size_t>(a.logPower.size())) == 0;
+    return one.fitted == other.fitted && one.buildIds == other.buildIds && a.pulls == b.pulls && a.builds == b.builds &&
+           a.rpm == b.rpm && a.logPower.rows() == b.logPower.rows() && a.logPower.cols() == b.logPower.cols() &&
+           std::memcmp(a.logPower.data(), b.logPower.data(), sizeof(double) * static_cast<size_t>(a.logPower.size())) ==
+               0;
 }
 
 std::vector<std::shared_ptr<const Curve>> curvesOf(const std::vector<PullResult>& pulls) {
@@ -132,10 +131,10 @@ bool DayEngine::observeAll(const TestDay& day, const Dyno& dyno, const GridSetti
                            std::vector<ObservedPull>& out, const std::stop_token& stop, const Progress& progress) {
     std::vector<std::optional<ObserveKey>> keys;
     for (const Pull& pull : day.pulls)
-        keys.push_back(pull.raw ? std::optional(ObserveKey{pull.raw, pull.gear, pull.ratio, pull.torqueFactor,
-                                                           pull.window_rpm, cellForShape(dyno.cell), dyno.vehicle,
-                                                           dyno.engineInertia_kgm2, grid})
-                                : std::nullopt);
+        keys.push_back(
+            pull.raw ? std::optional(ObserveKey{pull.raw, pull.gear, pull.ratio, pull.torqueFactor, pull.window_rpm,
+                                                cellForShape(dyno.cell), dyno.vehicle, dyno.engineInertia_kgm2, grid})
+                     : std::nullopt);
     const std::thread::id caller = std::this_thread::get_id();
     std::atomic<size_t> done = 0;
     const auto make = [&](size_t i) {

@@ -53,7 +53,8 @@ std::string DayKeeper::freeName(const std::string& wanted) {
     const fs::path file(wanted);
     for (int n = 1;; ++n) {
         const fs::path name =
-            n == 1 ? file : file.parent_path() / fmt::format("{}-{}{}", file.stem().string(), n, file.extension().string());
+            n == 1 ? file
+                   : file.parent_path() / fmt::format("{}-{}{}", file.stem().string(), n, file.extension().string());
         std::error_code error;
         if (!fs::exists(m_folder / name, error) && m_names.insert(name.generic_string()).second)
             return name.generic_string();

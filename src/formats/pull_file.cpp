@@ -2,9 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/pull_file.h"
 
+#include "core/channels/channels.h"
 #include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
-#include "core/channels/channels.h"
 
 #include <algorithm>
 #include <cctype>

@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "simcell/simulate.h"
 
-#include "core/day/local_time.h"
 #include "core/channels/channels.h"
+#include "core/day/local_time.h"
 #include "core/units/units.h"
 #include "simcell/pull_simulation.h"
 

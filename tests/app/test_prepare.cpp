@@ -257,7 +257,8 @@ TEST_CASE("the repeatability of an article is remembered from its days") {
 TEST_CASE("protocol, gear check and windows") {
     OpenWindow w(test::boostDay());
     w.window->showPage(Page::Prepare);
-    CHECK(w.text("gearTable").contains(u"<b>4: 168 km/h</b>"_s));
+    CHECK(w.text("gearTable").contains(u"\u25B8\u00A04: 168\u00A0km/h"_s));
+    CHECK_FALSE(w.text("gearTable").contains(u'<'));
     CHECK(w.text("gearAdvice").contains(u"Gear 4 is nearest to direct drive"_s));
     auto* gear = w.find<QDoubleSpinBox>("gearField");
     gear->setFocus();

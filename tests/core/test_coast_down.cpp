@@ -45,8 +45,10 @@ struct Rollers {
         Pull pull;
         pull.raw = std::make_shared<const ChannelTable>(table);
         const PullSignals signals = pullSignals(pull, dyno);
-        return findCoastDown(table, signals, findSweep({signals.time_s, signals.speed_rpm, signals.torque_nm, signals.throttle_pct}, dyno.cell.sweep,
-                                       std::nullopt), dyno);
+        return findCoastDown(table, signals,
+                             findSweep({signals.time_s, signals.speed_rpm, signals.torque_nm, signals.throttle_pct},
+                                       dyno.cell.sweep, std::nullopt),
+                             dyno);
     }
 };
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/schools.h"
+#include "core/plan/pulls_needed.h"
 #include "core/units/units.h"
 #include "day_support.h"
 #include "support.h"
@@ -188,4 +189,62 @@ TEST_CASE("the correction standard moves all figures alike") {
     const double ratio = older.findBuild("A")->peakPower_w.value / sae.findBuild("A")->peakPower_w.value;
     CHECK(ratio == Approx(1.04).margin(0.004)); // about 4 % higher, common practice
     CHECK(older.find("A", "B")->bands[0].percent == Approx(sae.find("A", "B")->bands[0].percent).margin(0.02));
+}
+
+TEST_CASE("what would settle a pair is worked out with the day's own sets") {
+    TestDay day = smallDay("A3 B3 A3", 0.2, 8);
+    day.plan.coolDown_min = 4.0;
+    day.plan.change_min = 20.0;
+    AnalysisSettings settings;
+    settings.matters_pct = 0.8;
+    const DayAnalysis a = analysed(day, settings);
+    const Comparison* c = a.find("A", "B");
+    REQUIRE(c->verdict == VerdictKind::CannotTell);
+    REQUIRE((c->toSettle && c->toSettle->matters && c->toSettle->seen));
+    const PullsToSettle& one = *c->toSettle->matters;
+    CHECK(one.difference_w == Approx(0.008 * c->bands.front().base_w));
+    REQUIRE((one.pullsPerSet && one.asMeasured));
+    CHECK(*one.asMeasured <= *one.pullsPerSet); // the repeatability is known from few pulls
+    CHECK_FALSE(one.returnAdded);
+    const int pulls = *one.pullsPerSet;
+    CHECK(one.minutes >= 3 * pulls * 4.0); // three sets and two changes at least
+    const auto wanted = [&](int each) {
+        std::vector<std::string> order;
+        for (const char* build : {"A", "B", "A"})
+            order.insert(order.end(), static_cast<size_t>(each), build);
+        return chanceToSee(*plannedContrast(order, "A", "B"), 0.008,
+                           upperLimit80(a.model->levelSd, a.model->degreesOfFreedom));
+    };
+    CHECK(wanted(pulls) >= 0.8);
+    CHECK(wanted(pulls - 1) < 0.8);
+
+    const DayAnalysis open = analysed(smallDay("A3 B3", 0.2, 8), settings);
+    CHECK(open.find("A", "B")->toSettle->matters->returnAdded); // else drift could explain anything
+    CHECK_FALSE(analysed(smallDay("A3 B3 A3", 6.0), settings).find("A", "B")->toSettle); // it is settled
+    CHECK_FALSE(analysed(smallDay("A1 B1", 0.2), settings).find("A", "B")->toSettle);    // no repeatability
+}
+
+TEST_CASE("what is claimed is taken from the day, unless it is given") {
+    TestDay day = smallDay("A3 B3 A3");
+    day.plan.pairs = {{"A", "B"}, {"A", "Z"}};
+    day.plan.matters_pct = 1.5;
+    day.plan.driftBound_pct = 0.7;
+    day.plan.use_rpm = RpmRange{4000.0, 6000.0};
+    day.bands = {{3500.0, 4500.0}};
+    const AnalysisSettings own = settingsFor(day, {});
+    CHECK(own.pairs == std::vector<std::pair<std::string, std::string>>{{"A", "B"}}); // Z is no build of the day
+    CHECK(own.matters_pct == 1.5);
+    CHECK(own.drift.declaredBound_pct == 0.7);
+    CHECK(own.use_rpm == RpmRange{4000.0, 6000.0});
+    CHECK(own.bands == std::vector<RpmRange>{{4000.0, 6000.0}, {3500.0, 4500.0}});
+    AnalysisSettings given;
+    given.pairs = {{"B", "A"}};
+    given.matters_w = 300.0;
+    given.drift.declaredBound_pct = 2.0;
+    given.bands = {{3500.0, 4500.0}, {5000.0, 5500.0}};
+    const AnalysisSettings both = settingsFor(day, given);
+    CHECK(both.pairs == given.pairs);
+    CHECK_FALSE(both.matters_pct);
+    CHECK(both.drift.declaredBound_pct == 2.0);
+    CHECK(both.bands == std::vector<RpmRange>{{4000.0, 6000.0}, {3500.0, 4500.0}, {5000.0, 5500.0}});
 }

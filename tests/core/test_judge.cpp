@@ -117,3 +117,98 @@ TEST_CASE("the sentence speaks the reader's units") {
     CHECK(plain(summary(c, {PowerUnit::Horsepower, TorqueUnit::PoundFoot})) ==
           "B gives 2.1 +- 0.6 hp at the crank over the whole range, 4 500-7 500 rpm.");
 }
+
+TEST_CASE("a narrow stretch, or one as uncertain as it is large, is no headline: the mean speaks") {
+    Comparison c = base();
+    c.regions = {region(7300, 7300, RegionKind::Loss, -1500, 1500)};
+    CHECK(judge(c) == VerdictKind::Loss);
+    CHECK(sentence(c) == "B against A is +0.4 +- 0.9 kW at the crank on average over 2 500-8 000 rpm: the mean cannot "
+                         "be told from nothing; only short stretches stand out (a loss around 7 300 rpm).");
+    c.regions = {region(3450, 3500, RegionKind::Gain, 600, 600), region(5000, 5050, RegionKind::Gain, 700, 300),
+                 region(6000, 6050, RegionKind::Loss, -700, 300)};
+    CHECK(sentence(c).find("(a gain around 3 500 rpm, a gain around 5 050 rpm and 1 more)") != std::string::npos);
+    c.bands[0].delta_w = 800;
+    c.bands[0].low_w = 300;
+    CHECK(
+        sentence(c).starts_with("B gives 0.8 +- 0.5 kW at the crank on average over 2 500-8 000 rpm; by itself only"));
+    // Wide enough, but printed as "0.3 +- 0.3".
+    c = base();
+    c.regions = {region(3000, 4000, RegionKind::Gain, 300, 280)};
+    CHECK(sentence(c).find("0.3 +- 0.3") == std::string::npos);
+    c.regions = {region(3000, 3300, RegionKind::Gain, 600, 280)}; // just wide enough
+    CHECK(sentence(c).starts_with("B gives 0.6 +- 0.3 kW"));
+    c.regions.push_back(region(6000, 6100, RegionKind::Loss, -500, 300));
+    CHECK(sentence(c) == "B gives 0.6 +- 0.3 kW at the crank below 3 300 rpm, with a small loss around 6 050 rpm.");
+}
+
+TEST_CASE("the mean that speaks is the one over the use") {
+    Comparison c = base();
+    BandResult use = c.bands[0];
+    use.range_rpm = {4000, 6000};
+    use.asked = 0;
+    use.delta_w = 900;
+    use.low_w = -200;
+    use.high_w = 2000;
+    c.bands.push_back(use);
+    c.use_rpm = RpmRange{4000, 6000};
+    CHECK(sentence(c).find("+0.9 +- 1.1 kW at the crank on average over 4 000-6 000 rpm") != std::string::npos);
+    c.use_rpm.reset();
+    CHECK(sentence(c).find("over 2 500-8 000 rpm") != std::string::npos);
+}
+
+TEST_CASE("when more than one thing differs, none of them gets the gain alone") {
+    Comparison c = base();
+    c.regions = {region(4350, 7500, RegionKind::Gain, 1200, 900)};
+    c.changed = {{"pipe", "1", "2"}};
+    const auto row = [](const char* channel, const char* unit, double difference) {
+        return LikeForLike{channel, unit, 1.0, 1.0 + difference, difference, 0.01, LikeVerdict::Differs, false};
+    };
+    c.likeForLike = {row("lambda", "1", 0.06), row("ignition_advance", "deg", 3.0)};
+    const std::string gain = "B gives 1.2 +- 0.9 kW at the crank over the whole range, 4 350-7 500 rpm";
+    CHECK(sentence(c) == gain + ", but it ran leaner by 0.06 and with 3\xC2\xB0 more timing: the gain belongs to all "
+                                "three together.");
+    c.likeForLike = {row("air_fuel_ratio", "1", -0.8)};
+    CHECK(sentence(c) == gain + ", but it ran richer by 0.8: the gain belongs to both together.");
+    c.likeForLike = {row("coolant_temperature", "C", -9.0)};
+    CHECK(sentence(c).find(", but it ran with coolant 9 \xC2\xB0"
+                           "C lower: the gain") != std::string::npos);
+    c.likeForLike.clear();
+    c.changed = {{"pipe", "1", "2"}, {"main_jet", "1", "2"}};
+    CHECK(sentence(c) == gain + ", but pipe and main jet were changed at once: the gain belongs to both together.");
+    c.changed.resize(5, {"x", "1", "2"});
+    CHECK(sentence(c).find(", but 5 things were changed at once: the gain belongs to all five together.") !=
+          std::string::npos);
+    c.regions = {region(4350, 7500, RegionKind::Loss, -1200, 900)};
+    CHECK(sentence(c).find("the loss belongs to") != std::string::npos);
+    c.regions.clear(); // nothing proven: nothing to share out
+    CHECK(sentence(c).find("belongs") == std::string::npos);
+}
+
+TEST_CASE("what would settle it is said in pulls and minutes") {
+    Comparison c = base();
+    CHECK(settleText(c, {}).empty());
+    c.toSettle =
+        ToSettle{PullsToSettle{500.0, 6, 4, 127.0, false}, PullsToSettle{400.0, std::nullopt, 28, 600.0, true}};
+    CHECK(plain(settleText(c, {})) ==
+          "What would settle it: 6 pulls a set, about 130 min, to see 0.5 kW on four days of five; 30 pulls a set "
+          "would not do to see 0.4 kW, if it is as large as it now looks, which flatters it.");
+    c.toSettle->matters.reset();
+    c.toSettle->seen = PullsToSettle{400.0, 9, 7, 200.0, true};
+    CHECK(plain(settleText(c, {})) == "What would settle it: 9 pulls a set, about 200 min, to see 0.4 kW on four days "
+                                      "of five, with a return to base, if it is as large as it now looks, which "
+                                      "flatters it.");
+}
+
+TEST_CASE("a number claims only what its interval and the drift allow") {
+    Comparison c = base();
+    CHECK(claimOf(c, 0.1, 0.9) == Claim::Gain);
+    CHECK(claimOf(c, -0.9, -0.1) == Claim::Loss);
+    CHECK(claimOf(c, 0.0, 0.9) == Claim::Unresolved);
+    CHECK(claimOf(c, -0.9, 0.0) == Claim::Unresolved);
+    c.protectedFromDrift = false;
+    CHECK(claimOf(c, 0.1, 0.9) == Claim::Unresolved);
+    c.boundDeclared = true;
+    CHECK(claimOf(c, 0.1, 0.9) == Claim::Gain);
+    c.hasInterval = false;
+    CHECK(claimOf(c, 0.1, 0.9) == Claim::Unresolved);
+}

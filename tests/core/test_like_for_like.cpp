@@ -82,3 +82,47 @@ TEST_CASE("a build's own pulls in two gears are pointed out") {
     day.pulls[4].gear = 3;
     CHECK(verdicts(day, {"gear"}) == "gear differs");
 }
+
+TEST_CASE("the role of a changed part tells what it explains, and can be corrected") {
+    sim::BuildEffect shifted;
+    shifted.lambdaShift = 0.03;
+    shifted.ignitionShift_deg = -2.0;
+    TestDay day = dayWith(shifted);
+    const auto changing = [&](const char* part) {
+        day.builds[0].parts = {{part, "1"}};
+        day.builds[1].parts = {{part, "2"}};
+        return verdicts(day, {"lambda", "ignition_advance"});
+    };
+    CHECK(changing("collector") == "lambda differs, ignition_advance differs");
+    CHECK(changing("main jet") == "lambda explained, ignition_advance differs");
+    CHECK(changing("ignition_map") == "lambda differs, ignition_advance explained");
+    CHECK(changing("map") == "lambda explained, ignition_advance explained");
+    CHECK(changing("throat") == "lambda differs, ignition_advance differs");
+    day.partRoles["throat"] = PartRole::Jets; // somebody calls his needles so
+    CHECK(changing("throat") == "lambda explained, ignition_advance differs");
+    day.partRoles["main jet"] = PartRole::Other;
+    CHECK(changing("main jet") == "lambda differs, ignition_advance differs");
+}
+
+TEST_CASE("roles are guessed from names as people write them") {
+    const std::pair<const char*, PartRole> names[] = {{"Main Jet", PartRole::Jets},
+                                                      {"needle", PartRole::Jets},
+                                                      {"fuel", PartRole::Fuel},
+                                                      {"map", PartRole::Map},
+                                                      {"ignition_map", PartRole::Ignition},
+                                                      {"spark plugs", PartRole::Ignition},
+                                                      {"boost", PartRole::Boost},
+                                                      {"wastegate spring", PartRole::Boost},
+                                                      {"airbox", PartRole::Intake},
+                                                      {"intake manifold", PartRole::Intake},
+                                                      {"exhaust manifold", PartRole::Exhaust},
+                                                      {"collector", PartRole::Exhaust},
+                                                      {"exhaust cam", PartRole::ValveTrain},
+                                                      {"rocker-arms", PartRole::ValveTrain},
+                                                      {"paint", PartRole::Other},
+                                                      {"", PartRole::Other}};
+    for (const auto& [name, role] : names) {
+        INFO(name);
+        CHECK(partRoleTitle(guessedRole(name)) == partRoleTitle(role));
+    }
+}

@@ -37,9 +37,8 @@ struct Steps {
         const StageCounts now = engine.counts();
         const StageCounts was = std::exchange(before, now);
         std::string out;
-        for (const size_t count : {now.observed - was.observed, now.corrected - was.corrected,
-                                   now.fitted - was.fitted, now.answered - was.answered,
-                                   now.searched - was.searched})
+        for (const size_t count : {now.observed - was.observed, now.corrected - was.corrected, now.fitted - was.fitted,
+                                   now.answered - was.answered, now.searched - was.searched})
             out += (out.empty() ? "" : " ") + std::to_string(count);
         return out;
     }
@@ -132,18 +131,42 @@ TEST_CASE("after any edits the engine says what a fresh start says") {
             Pull& pull = day.pulls[draw(day.pulls.size())];
             const size_t what = draw(12);
             switch (what) {
-            case 0: pull.use = !pull.use; break;
-            case 1: pull.window_rpm = RpmRange{3600.0 + 50.0 * static_cast<double>(draw(8)), 6600.0}; break;
-            case 2: pull.weather->pressure_pa -= 300.0; break;
-            case 3: settings.reduce.standard = static_cast<Standard>(draw(8)); break;
-            case 4: pull.torqueFactor = 1.0 + 0.01 * static_cast<double>(draw(5)); break;
-            case 5: day.article.engine.inertia_kgm2 = 0.05 * static_cast<double>(draw(3)); break;
-            case 6: pull.build = day.builds[draw(day.builds.size())].id; break;
-            case 7: day.loss.method = static_cast<LossMethod>(draw(3)); break;
-            case 8: day.boostSchool = static_cast<BoostSchool>(draw(4)); break;
-            case 9: day.builds[0].parts.emplace_back("extra", std::to_string(round)); break;
-            case 10: day.cell.rollerInertia_kgm2 = 20.0 + static_cast<double>(draw(10)); break;
-            default: day = original; break;
+            case 0:
+                pull.use = !pull.use;
+                break;
+            case 1:
+                pull.window_rpm = RpmRange{3600.0 + 50.0 * static_cast<double>(draw(8)), 6600.0};
+                break;
+            case 2:
+                pull.weather->pressure_pa -= 300.0;
+                break;
+            case 3:
+                settings.reduce.standard = static_cast<Standard>(draw(8));
+                break;
+            case 4:
+                pull.torqueFactor = 1.0 + 0.01 * static_cast<double>(draw(5));
+                break;
+            case 5:
+                day.article.engine.inertia_kgm2 = 0.05 * static_cast<double>(draw(3));
+                break;
+            case 6:
+                pull.build = day.builds[draw(day.builds.size())].id;
+                break;
+            case 7:
+                day.loss.method = static_cast<LossMethod>(draw(3));
+                break;
+            case 8:
+                day.boostSchool = static_cast<BoostSchool>(draw(4));
+                break;
+            case 9:
+                day.builds[0].parts.emplace_back("extra", std::to_string(round));
+                break;
+            case 10:
+                day.cell.rollerInertia_kgm2 = 20.0 + static_cast<double>(draw(10));
+                break;
+            default:
+                day = original;
+                break;
             }
             INFO(name << ", round " << round << ", edit " << what);
             const auto kept = engine.analyse(day, settings);

@@ -32,6 +32,10 @@ TestDay plannedDay() {
     day.plan.repeatability_pct = 0.4;
     day.plan.coolDown_min = 5.0;
     day.plan.change_min = 25.0;
+    day.plan.pairs = {{"A", "B"}, {"B", "A"}};
+    day.plan.driftBound_pct = 0.8;
+    day.plan.use_rpm = RpmRange{1400.0, 2200.0};
+    day.partRoles = {{"throat", PartRole::Intake}, {"cam belt", PartRole::Other}};
     day.plan.protocol = {1200.0, 2400.0, 100.0, 3, {}};
     day.cautions = {{"emergency_stop", "M. Tarn", "2026-05-16T08:50:00+01:00", {}}};
     day.changes = {{"2026-05-16T10:00:00+01:00", "A", "B", "longer pipe; plug gap too", {}}};
@@ -49,7 +53,8 @@ TEST_CASE("a day without a plan gets no new keys") {
     TestDay day;
     day.name = "Plain";
     const std::string text = dayToJson(day);
-    for (const char* key : {"\"plan\"", "\"cautions\"", "\"changes\"", "\"fuel\"", "\"attachments\"", "\"nitrous\""})
+    for (const char* key : {"\"plan\"", "\"cautions\"", "\"changes\"", "\"fuel\"", "\"attachments\"", "\"nitrous\"",
+                            "\"pairs\"", "\"use_rpm\"", "\"part_roles\""})
         CHECK(text.find(key) == std::string::npos);
 }
 

@@ -3,9 +3,9 @@
 #include "app/check/channel_content.h"
 
 #include "app/look/words.h"
+#include "core/channels/channels.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
-#include "core/channels/channels.h"
 #include "core/pull/curve_rows.h"
 
 #include <cmath>

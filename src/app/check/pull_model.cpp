@@ -15,8 +15,8 @@ namespace hillrun {
 namespace {
 
 bool hasWarning(const PullResult& result) {
-    return result.curve && std::any_of(result.events.begin(), result.events.end(),
-                                       [](const Event& event) { return !isRemark(event); });
+    return result.curve &&
+           std::any_of(result.events.begin(), result.events.end(), [](const Event& event) { return !isRemark(event); });
 }
 
 } // namespace

@@ -3,9 +3,9 @@
 #include "app/compare/compare_content.h"
 
 #include "app/look/words.h"
+#include "core/channels/channels.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
-#include "core/channels/channels.h"
 
 #include <cmath>
 

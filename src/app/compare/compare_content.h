@@ -40,7 +40,7 @@ struct BandRow {
     QString difference;
     QString percent;
     Claim claim = Claim::Unresolved; ///< from the interval of the quantity that is shown
-    int asked = -1; ///< number among the bands asked for; -1: always shown
+    int asked = -1;                  ///< number among the bands asked for; -1: always shown
     bool operator==(const BandRow&) const = default;
 };
 /// "gain", "loss" or "cannot tell"

@@ -205,8 +205,8 @@ QHBoxLayout* ComparePage::makeClaims(QWidget* parent) {
     m_named->setObjectName(u"namedBeforehand"_s);
     m_named->setToolTip(tr("Judge this pair by its own band, because it was named before the pulls. All others of the "
                            "day are then judged by the wider band over all pairs."));
-    m_matters = new NumberField(u"compareMatters"_s, tr("Smallest difference that matters"), 0.05, 50.0, 2, u"%"_s,
-                                parent);
+    m_matters =
+        new NumberField(u"compareMatters"_s, tr("Smallest difference that matters"), 0.05, 50.0, 2, u"%"_s, parent);
     m_matters->setToolTip(tr("With it \u201Cno difference that matters\u201D can be said"));
     auto* row = new QHBoxLayout;
     row->setSpacing(6);

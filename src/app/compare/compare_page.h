@@ -5,9 +5,9 @@
 #include "app/compare/band_model.h"
 #include "app/compare/build_card.h"
 #include "app/compare/gain_ribbon.h"
-#include "app/look/fields.h"
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
+#include "app/look/fields.h"
 #include "app/shell/action_registry.h"
 
 #include <QPushButton>

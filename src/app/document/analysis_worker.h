@@ -9,8 +9,8 @@
 #include <memory>
 #include <mutex>
 #include <optional>
-#include <stop_token>
 #include <QtGlobal>
+#include <stop_token>
 #include <thread>
 
 namespace hillrun {

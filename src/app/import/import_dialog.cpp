@@ -5,8 +5,8 @@
 #include "app/look/plain_text.h"
 #include "app/look/theme.h"
 #include "app/look/words.h"
-#include "core/errors/data_error.h"
 #include "core/channels/channels.h"
+#include "core/errors/data_error.h"
 
 #include <cmath>
 #include <filesystem>

@@ -25,6 +25,7 @@ NumberField::NumberField(const QString& name, const QString& label, double low, 
     setButtonSymbols(QAbstractSpinBox::NoButtons);
     setKeyboardTracking(false);
     setMinimumWidth(64);
+    setMinimumHeight(30); // never squeezed below what a glove hits
     if (!unit.isEmpty())
         setSuffix(u"\u00A0"_s + unit);
     QDoubleSpinBox::setValue(below);

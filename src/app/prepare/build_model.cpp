@@ -205,8 +205,11 @@ QVariant BuildModel::headerData(int section, Qt::Orientation orientation, int ro
     case Row::Name:
         return tr("Name");
     case Row::Part:
-    case Row::Setting:
-        return u"%1 \u00B7 %2"_s.arg(QString(qs(row.name)).replace(u'_', u' '), qs(partRoleTitle(roleOf(day, row.name))));
+    case Row::Setting: {
+        const QString name = QString(qs(row.name)).replace(u'_', u' ');
+        const QString acts = qs(partRoleTitle(roleOf(day, row.name)));
+        return name == acts ? name : u"%1 \u00B7 %2"_s.arg(name, acts);
+    }
     case Row::Cost:
         return tr("Cost");
     case Row::Mass:

@@ -94,8 +94,9 @@ void ClaimsPanel::refreshPairs() {
             button->setText(u"%1 \u2192 %2"_s.arg(qs(pair.first), qs(pair.second)));
             button->setAccessibleName(tr("Name %1 to %2 beforehand").arg(qs(pair.first), qs(pair.second)));
             button->setCheckable(true);
-            button->setToolTip(tr("Judged by its own band when it is named before the pulls; while none is named, all of "
-                                  "these are judged together by the wider band of all"));
+            button->setToolTip(
+                tr("Judged by its own band when it is named before the pulls; while none is named, all of "
+                   "these are judged together by the wider band of all"));
             connect(button, &QToolButton::clicked, this, [this, pair](bool on) { togglePair(pair, on); });
             m_grid->addWidget(button, static_cast<int>(i) / kPairsInARow, static_cast<int>(i) % kPairsInARow);
         }

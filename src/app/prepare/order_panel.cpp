@@ -3,8 +3,8 @@
 #include "app/prepare/order_panel.h"
 
 #include "app/look/plain_text.h"
-#include "app/prepare/claims_panel.h"
 #include "app/look/words.h"
+#include "app/prepare/claims_panel.h"
 #include "core/plan/design.h"
 #include "core/plan/progress.h"
 #include "core/plan/pulls_needed.h"

@@ -13,12 +13,12 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-/// One gear in a line of its own, the best one in bold.
+/// One gear with its speed; the best one has a mark, one that is too fast says so.
 QString gearLine(const GearRow& row, bool best) {
-    QString text = QObject::tr("%1: %2 km/h").arg(row.gear).arg(std::lround(row.speedAtEnd_kmh));
+    const QString text = QObject::tr("%1: %2\u00A0km/h").arg(row.gear).arg(std::lround(row.speedAtEnd_kmh));
     if (!row.over.empty())
-        text = u"<s>%1</s>"_s.arg(text);
-    return best ? u"<b>%1</b>"_s.arg(text) : text;
+        return QObject::tr("%1\u00A0(too\u00A0fast)").arg(text);
+    return best ? u"\u25B8\u00A0"_s + text : text;
 }
 
 } // namespace

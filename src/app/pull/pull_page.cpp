@@ -4,8 +4,8 @@
 
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
-#include "core/plan/cautions.h"
 #include "core/channels/channels.h"
+#include "core/plan/cautions.h"
 #include "core/weather/altitude.h"
 
 #include <cmath>

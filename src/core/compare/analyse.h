@@ -19,7 +19,7 @@ namespace hillrun {
 struct AnalysisSettings {
     ReduceSettings reduce;
     DriftSettings drift;
-    std::vector<RpmRange> bands;                                ///< asked for, besides the whole range and its thirds
+    std::vector<RpmRange> bands;                            ///< asked for, besides the whole range and its thirds
     std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand; empty: all usual ones
     std::optional<double> matters_w;                        ///< smallest difference that matters
     std::optional<double> matters_pct;
@@ -35,7 +35,7 @@ struct PullResult {
     std::string id;
     std::string build;
     bool used = false;
-    std::string whyLeftOut;     ///< empty when used
+    std::string whyLeftOut;             ///< empty when used
     std::shared_ptr<const Curve> curve; ///< also of pulls set aside, when they can be reduced
     std::vector<Event> events;          ///< found on it, once somebody looked for them
     std::vector<PullFlag> flags;
@@ -53,14 +53,14 @@ struct DayAnalysis {
     std::string school;            ///< what is done with a boosted engine; empty for others
     std::optional<LossCurve> loss; ///< of the day's coast-downs, when the day asks for it
     std::vector<double> rpm;
-    RpmRange common_rpm; ///< where every used pull has data
+    RpmRange common_rpm;                   ///< where every used pull has data
     std::shared_ptr<const DayModel> model; ///< null: nothing to fit
-    std::vector<double> pooledSd_w; ///< repeatability of one pull along rpm; NaN without degrees of freedom
+    std::vector<double> pooledSd_w;        ///< repeatability of one pull along rpm; NaN without degrees of freedom
     std::vector<BuildResult> builds;
     std::vector<Comparison> comparisons; ///< the family: named beforehand or made from the day's builds
     std::vector<Comparison> otherPairs;  ///< every other pair, and each the other way round
-    std::vector<std::string> notes; ///< what the reader must know: unknown clock, shrunk window ...
-    std::string whyNoComparison;    ///< empty when there are comparisons
+    std::vector<std::string> notes;      ///< what the reader must know: unknown clock, shrunk window ...
+    std::string whyNoComparison;         ///< empty when there are comparisons
     /// Any pair of builds with pulls in use; null when the day cannot tell them apart.
     [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;

@@ -169,9 +169,7 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
                                   {inside ? byFamily : JudgedBy::AllPairs, critical.own[i],
                                    inside ? critical.family : critical.all, *out.findBuild(pairs[i].first)});
     });
-    const auto taken = [&](const Pair& pair) {
-        return std::find(family.begin(), family.end(), pair) != family.end();
-    };
+    const auto taken = [&](const Pair& pair) { return std::find(family.begin(), family.end(), pair) != family.end(); };
     for (const Pair& pair : family) {
         const auto at = std::find(pairs.begin(), pairs.end(), inBuildOrder(pair, plan.buildIds)) - pairs.begin();
         if (static_cast<size_t>(at) == pairs.size())

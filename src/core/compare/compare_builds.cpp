@@ -88,8 +88,7 @@ std::vector<Region> findRegions(const Comparison& c, const Edges& band) {
         }
         const RegionKind kind = kindAt(c, band, p);
         size_t last = p;
-        while (last + 1 < c.rpm.size() && std::isfinite(c.delta_w[last + 1]) &&
-               kindAt(c, band, last + 1) == kind)
+        while (last + 1 < c.rpm.size() && std::isfinite(c.delta_w[last + 1]) && kindAt(c, band, last + 1) == kind)
             ++last;
         out.push_back(makeRegion(c, band, p, last, kind));
         p = last + 1;

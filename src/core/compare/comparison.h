@@ -138,9 +138,7 @@ struct Comparison {
     std::optional<ToSettle> toSettle; ///< while nothing can be told
 
     /// Figures from different places hold the losses between them: no comparison of parts.
-    [[nodiscard]] bool samePlace() const {
-        return measuredAtFrom == measuredAtTo && measuredAtFrom.size() <= 1;
-    }
+    [[nodiscard]] bool samePlace() const { return measuredAtFrom == measuredAtTo && measuredAtFrom.size() <= 1; }
     [[nodiscard]] const Edges& judgedBand() const {
         return judgedBy == JudgedBy::Itself ? simultaneous95_w : family95_w;
     }

@@ -81,9 +81,8 @@ bool worthSaying(const Region& region, double value_w, double half_w, const Disp
 /// The proven stretches of a kind that are worth saying, the widest first.
 std::vector<Region> stretchesOf(const Comparison& c, RegionKind kind, const DisplayUnits& units) {
     std::vector<Region> out;
-    std::copy_if(c.regions.begin(), c.regions.end(), std::back_inserter(out), [&](const Region& r) {
-        return r.kind == kind && worthSaying(r, r.mean_w, r.meanHalf_w, units);
-    });
+    std::copy_if(c.regions.begin(), c.regions.end(), std::back_inserter(out),
+                 [&](const Region& r) { return r.kind == kind && worthSaying(r, r.mean_w, r.meanHalf_w, units); });
     std::stable_sort(out.begin(), out.end(), [](const Region& a, const Region& b) {
         return a.range_rpm.high - a.range_rpm.low > b.range_rpm.high - b.range_rpm.low;
     });
@@ -185,10 +184,9 @@ std::string meanClause(const Comparison& c, const DisplayUnits& units) {
         return fmt::format("{} against {} is {}: the mean cannot be told from nothing; only short stretches stand out "
                            "({})",
                            c.to, c.from, onAverage(c, units), lesserPlaces(c));
-    return fmt::format("{} {} {} on average over {}; by itself only {} stands out", c.to,
-                       claim == Claim::Gain ? "gives" : "costs",
-                       placedPower(c, std::abs(band.delta_w), halfOf(c, band), units), rangeText(band.range_rpm),
-                       lesserPlaces(c));
+    return fmt::format(
+        "{} {} {} on average over {}; by itself only {} stands out", c.to, claim == Claim::Gain ? "gives" : "costs",
+        placedPower(c, std::abs(band.delta_w), halfOf(c, band), units), rangeText(band.range_rpm), lesserPlaces(c));
 }
 
 /// How a reader says that a channel lay elsewhere: "leaner by 0.06", "with 3 deg more timing".
@@ -201,7 +199,10 @@ std::string otherwiseText(const LikeForLike& row) {
         return fmt::format("with {:.2g}\xC2\xB0 {} timing", size, up ? "more" : "less");
     std::string label = channelLabel(row.channel);
     label.front() = static_cast<char>(std::tolower(static_cast<unsigned char>(label.front())));
-    const std::string unit = row.unit == "1" || row.unit.empty() ? "" : kSpace + (row.unit == "C" ? "\xC2\xB0""C" : row.unit);
+    const std::string unit = row.unit == "1" || row.unit.empty() ? ""
+                                                                 : kSpace + (row.unit == "C" ? "\xC2\xB0"
+                                                                                               "C"
+                                                                                             : row.unit);
     return fmt::format("with {} {:.2g}{} {}", label, size, unit, up ? "higher" : "lower");
 }
 
@@ -245,8 +246,8 @@ std::string jointClause(const Comparison& c) {
     }
     if (!otherwise.empty())
         text += "it ran " + listed(otherwise);
-    const char* what = c.verdict == VerdictKind::Mixed ? "difference"
-                                                       : (c.verdict == VerdictKind::Gain ? "gain" : "loss");
+    const char* what =
+        c.verdict == VerdictKind::Mixed ? "difference" : (c.verdict == VerdictKind::Gain ? "gain" : "loss");
     return text + fmt::format(": the {} belongs to {}", what, allTogether(count));
 }
 

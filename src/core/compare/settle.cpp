@@ -31,8 +31,7 @@ PullsToSettle pullsToSee(const Plan& plan, const std::vector<std::string>& sets,
     out.difference_w = std::abs(difference_w);
     const double effect = out.difference_w / c.bands.front().base_w;
     const double sd = model.levelSd;
-    out.pullsPerSet =
-        pullsPerSetNeeded(sets, c.from, c.to, effect, upperLimit80(sd, model.degreesOfFreedom));
+    out.pullsPerSet = pullsPerSetNeeded(sets, c.from, c.to, effect, upperLimit80(sd, model.degreesOfFreedom));
     out.asMeasured = pullsPerSetNeeded(sets, c.from, c.to, effect, sd);
     std::vector<std::string> order;
     for (const std::string& build : sets)
@@ -43,8 +42,8 @@ PullsToSettle pullsToSee(const Plan& plan, const std::vector<std::string>& sets,
 
 } // namespace
 
-std::optional<ToSettle> whatWouldSettle(const TestDay& day, const std::vector<PullResult>& pulls,
-                                        const DayModel& model, const Comparison& c) {
+std::optional<ToSettle> whatWouldSettle(const TestDay& day, const std::vector<PullResult>& pulls, const DayModel& model,
+                                        const Comparison& c) {
     if (c.verdict != VerdictKind::CannotTell || c.bands.empty() || !(model.levelSd > 0.0))
         return std::nullopt;
     std::vector<std::string> sets = setsOf(pulls);

@@ -9,7 +9,7 @@ namespace hillrun {
 /// What it would take to tell these two apart with today's order of sets (a return to base added where there was
 /// none): the difference that matters, and this one as large as it now looks, each seen on four days of five. Nothing
 /// once something is told, without a measured repeatability, or when the builds cannot be compared.
-std::optional<ToSettle> whatWouldSettle(const TestDay& day, const std::vector<PullResult>& pulls,
-                                        const DayModel& model, const Comparison& comparison);
+std::optional<ToSettle> whatWouldSettle(const TestDay& day, const std::vector<PullResult>& pulls, const DayModel& model,
+                                        const Comparison& comparison);
 
 } // namespace hillrun

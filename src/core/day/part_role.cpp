@@ -19,19 +19,27 @@ struct RoleInfo {
 // manifold" about the exhaust.
 constexpr RoleInfo kRoles[] = {
     {PartRole::Ignition, "ignition", {"ignition", "timing", "spark", "plug", "advance", "coil"}},
-    {PartRole::ValveTrain, "valve_train", {"cam", "valve lift", "valve spring", "valve train", "rocker", "tappet", "lobe", "lifter"}},
-    {PartRole::Boost, "boost", {"boost", "turbo", "wastegate", "compressor", "charger", "blower", "intercooler", "charge"}},
+    {PartRole::ValveTrain,
+     "valve_train",
+     {"cam", "valve lift", "valve spring", "valve train", "rocker", "tappet", "lobe", "lifter"}},
+    {PartRole::Boost,
+     "boost",
+     {"boost", "turbo", "wastegate", "compressor", "charger", "blower", "intercooler", "charge"}},
     {PartRole::Jets, "jets", {"jet", "needle", "carburet", "injector"}},
     {PartRole::Fuel, "fuel", {"fuel", "octane", "mixture", "lambda", "petrol", "diesel"}},
-    {PartRole::Exhaust, "exhaust", {"exhaust", "pipe", "header", "collector", "muffler", "silencer", "primary", "primaries"}},
-    {PartRole::Intake, "intake", {"intake", "inlet", "airbox", "filter", "runner", "throttle", "plenum", "trumpet", "manifold"}},
+    {PartRole::Exhaust,
+     "exhaust",
+     {"exhaust", "pipe", "header", "collector", "muffler", "silencer", "primary", "primaries"}},
+    {PartRole::Intake,
+     "intake",
+     {"intake", "inlet", "airbox", "filter", "runner", "throttle", "plenum", "trumpet", "manifold"}},
     {PartRole::Map, "map", {"map"}},
     {PartRole::Other, "other", {}},
 };
 
-constexpr PartRole kInOrder[] = {PartRole::Fuel,     PartRole::Jets,   PartRole::Map,
-                                 PartRole::Boost,    PartRole::Ignition, PartRole::Intake,
-                                 PartRole::Exhaust,  PartRole::ValveTrain, PartRole::Other};
+constexpr PartRole kInOrder[] = {PartRole::Fuel,    PartRole::Jets,       PartRole::Map,
+                                 PartRole::Boost,   PartRole::Ignition,   PartRole::Intake,
+                                 PartRole::Exhaust, PartRole::ValveTrain, PartRole::Other};
 
 } // namespace
 
@@ -50,9 +58,8 @@ std::string partRoleTitle(PartRole role) {
 
 PartRole guessedRole(std::string_view partName) {
     std::string name(partName);
-    std::transform(name.begin(), name.end(), name.begin(), [](unsigned char c) {
-        return c == '_' || c == '-' ? ' ' : static_cast<char>(std::tolower(c));
-    });
+    std::transform(name.begin(), name.end(), name.begin(),
+                   [](unsigned char c) { return c == '_' || c == '-' ? ' ' : static_cast<char>(std::tolower(c)); });
     for (const RoleInfo& info : kRoles)
         for (const std::string_view word : info.words)
             if (!word.empty() && name.find(word) != std::string::npos)

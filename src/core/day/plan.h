@@ -26,11 +26,11 @@ struct PullProtocol {
 struct Plan {
     std::string design; ///< "a-b-a" ...; empty when the order was made by hand
     int pullsPerSet = 3;
-    std::vector<std::string> order;          ///< build of each planned pull
-    std::optional<double> matters_pct;       ///< smallest difference that matters
-    std::optional<double> repeatability_pct; ///< of one pull, expected
-    std::optional<double> coolDown_min;      ///< from the end of a pull to the next
-    std::optional<double> change_min;        ///< to fit the next build
+    std::vector<std::string> order;                         ///< build of each planned pull
+    std::optional<double> matters_pct;                      ///< smallest difference that matters
+    std::optional<double> repeatability_pct;                ///< of one pull, expected
+    std::optional<double> coolDown_min;                     ///< from the end of a pull to the next
+    std::optional<double> change_min;                       ///< to fit the next build
     std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand, from and to; empty: the usual ones
     std::optional<double> driftBound_pct;                   ///< declared: drift over the session is at most this
     std::optional<RpmRange> use_rpm;                        ///< the speeds that count where the engine works

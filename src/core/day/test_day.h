@@ -2,10 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/channels/channel_table.h"
 #include "core/day/part_role.h"
 #include "core/day/plan.h"
 #include "core/units/rpm_range.h"
-#include "core/channels/channel_table.h"
 #include "core/weather/standards.h"
 
 #include <map>
@@ -173,7 +173,7 @@ struct TestDay {
     BoostSchool boostSchool = BoostSchool::StandardsRule;
     LossSettings loss;
     std::map<std::string, PartRole> partRoles; ///< of parts and settings by name, where the guess was corrected
-    std::vector<RpmRange> bands; ///< asked for, besides the whole range and its thirds
+    std::vector<RpmRange> bands;               ///< asked for, besides the whole range and its thirds
     std::vector<Attachment> attachments;
     std::string unknownKeys;
     bool operator==(const TestDay&) const = default;

@@ -98,8 +98,7 @@ std::vector<double> LocalRegression::apply(std::span<const double> y) const {
     return std::move(applyAll(one).front());
 }
 
-std::vector<std::vector<double>>
-LocalRegression::applyAll(std::span<const std::span<const double>> columns) const {
+std::vector<std::vector<double>> LocalRegression::applyAll(std::span<const std::span<const double>> columns) const {
     // Rows side by side in memory: one weight then serves every column before the next is fetched.
     const size_t width = columns.size();
     std::vector<double> rows(m_order.size() * width);

@@ -96,7 +96,8 @@ void frozen(EventSheet& sheet, const Column& column) {
     const bool movesElsewhere = usual > 0 && 4 * usual < run.rows;
     const bool movedBefore =
         run.first > sheet.s.rowsIn(0.5) && 8 * longestStill(values.first(run.first)).rows < run.rows;
-    const bool mustMove = motionOf(column.name) == ChannelMotion::MustMove && run.rows > values.size() / 2 && usual == 0;
+    const bool mustMove =
+        motionOf(column.name) == ChannelMotion::MustMove && run.rows > values.size() / 2 && usual == 0;
     if (!movesElsewhere && !movedBefore && !mustMove)
         return;
     const size_t to = run.first + run.rows - 1;

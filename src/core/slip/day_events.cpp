@@ -26,8 +26,8 @@ std::vector<size_t> nearestOf(const Group& group, const std::vector<PullResult>&
     std::vector<size_t> out;
     while (out.size() < kMostCompanions && (from != group.begin() || to != group.end())) {
         const bool back = to == group.end() ||
-                          (from != group.begin() && pulls[pull].time_h - pulls[*(from - 1)].time_h <
-                                                        pulls[*to].time_h - pulls[pull].time_h);
+                          (from != group.begin() &&
+                           pulls[pull].time_h - pulls[*(from - 1)].time_h < pulls[*to].time_h - pulls[pull].time_h);
         const size_t next = back ? *--from : *to++;
         if (next != pull)
             out.push_back(next);

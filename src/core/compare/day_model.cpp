@@ -310,7 +310,11 @@ Design makeDesign(const FitInput& input, std::vector<int> rows, bool withTime, d
         if (withTime)
             out.x(i, input.builds) = pull.time_h - meanTime_h;
     }
-    const Eigen::CompleteOrthogonalDecomposition<Eigen::MatrixXd> cod(out.x);
+    // Through the small triangular factor of X = QR: (X'X)^+ = R^+ (R^+)', at a cost in proportion to the pulls.
+    const Eigen::HouseholderQR<Eigen::MatrixXd> qr(out.x);
+    const Eigen::MatrixXd r =
+        qr.matrixQR().topRows(std::min(out.x.rows(), out.x.cols())).triangularView<Eigen::Upper>();
+    const Eigen::CompleteOrthogonalDecomposition<Eigen::MatrixXd> cod(r);
     const Eigen::MatrixXd inverse = cod.pseudoInverse();
     out.gramInverse = inverse * inverse.transpose();
     out.rank = static_cast<int>(cod.rank());

@@ -3,6 +3,7 @@
 #include "engine/day_engine.h"
 
 #include "core/slip/day_events.h"
+#include "core/slip/day_warnings.h"
 
 #include <atomic>
 #include <cstring>
@@ -95,6 +96,8 @@ std::shared_ptr<const DayAnalysis> DayEngine::analyse(const TestDay& day, const 
     auto out = std::make_shared<DayAnalysis>(*answered);
     for (size_t i = 0; i < events.size(); ++i)
         out->pulls[i].events = events[i];
+    const auto warnings = dayWarnings(day, *out);
+    out->notes.insert(out->notes.begin(), warnings.begin(), warnings.end()); // they come first: figures rest on them
     m_finished = {answered, std::move(events), out};
     return out;
 }

@@ -4,6 +4,8 @@
 
 #include "formats/json_writer.h"
 
+#include <fmt/format.h>
+
 namespace hillrun {
 namespace {
 
@@ -31,6 +33,9 @@ Plan readPlan(ObjectReader in) {
     for (ObjectReader& pair : in.objects("pairs"))
         out.pairs.emplace_back(pair.requiredText("from"), pair.requiredText("to"));
     out.driftBound_pct = in.number("drift_bound_pct");
+    if (out.driftBound_pct && !(*out.driftBound_pct > 0.0))
+        throw DataError(Problem::BadValue, {fmt::format("{:g}", *out.driftBound_pct), "above 0"},
+                        in.place("drift_bound_pct"));
     out.use_rpm = in.range("use_rpm");
     out.protocol = readProtocol(in.object("protocol"));
     out.unknownKeys = in.unknownKeys();

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/slip/day_events.h"
+#include "core/slip/day_warnings.h"
 #include "core/slip/pull_slip.h"
 #include "core/weather/altitude.h"
 #include "formats/day_store.h"
@@ -132,4 +133,45 @@ TEST_CASE("how often a steady engine is called settling: measured over 200 days"
     }
     fmt::print("a steady set of three called settling on {:.1f} % of 200 days\n", called / 2.0);
     CHECK(called <= 20); // three pulls cannot tell better; the notice only asks for one more
+}
+
+TEST_CASE("weather that cannot be is said of the whole day") {
+    const auto warnings = [](const TestDay& day) {
+        DrawCache cache;
+        std::string out;
+        for (const std::string& text : dayWarnings(day, analyse(day, {}, cache)))
+            out += text + "\n";
+        return out;
+    };
+    TestDay day = readDay(test::demoDay());
+    CHECK(warnings(day).empty());
+    day.pulls[5].weather->pressure_pa += 3700.0;
+    CHECK(warnings(day).find("p06: its air pressure lies 3.7 kPa above that of its neighbours") == 0);
+    day.pulls[5].use = false; // set aside, it harms nothing
+    CHECK(warnings(day).empty());
+    day.pulls[5].use = true;
+    day.pulls[5].weather->pressure_pa -= 7400.0;
+    CHECK(warnings(day).find("3.7 kPa below") != std::string::npos);
+    for (size_t i = 6; i < day.pulls.size(); ++i)
+        day.pulls[i].weather->pressure_pa -= 3700.0; // a step that stays: another barometer, or a front
+    CHECK(warnings(day).empty());
+    day.cell.altitude_m = 900.0; // where 98 kPa is a figure reduced to sea level
+    CHECK(warnings(day).find("p01: ") != std::string::npos);
+}
+
+TEST_CASE("a base that still settles in its first set is said of the whole day") {
+    sim::CellSpec spec = pullsOfA(5);
+    const auto warnings = [&](double climb_pct) {
+        TestDay day = sim::simulateDay(spec, 3);
+        for (size_t i = 0; i < day.pulls.size(); ++i)
+            day.pulls[i].torqueFactor = 1.0 + 0.01 * climb_pct * static_cast<double>(i);
+        DrawCache cache;
+        std::string out;
+        for (const std::string& text : dayWarnings(day, analyse(day, {}, cache)))
+            out += text;
+        return out;
+    };
+    CHECK(warnings(0.0).empty());
+    CHECK(warnings(1.2).find("The first set of A still climbs 1.") == 0);
+    CHECK(warnings(-1.2).find("The first set of A still falls 1.") == 0);
 }

@@ -5,6 +5,7 @@
 // threads change no digit; that a stop is heard.
 
 #include "core/slip/day_events.h"
+#include "core/slip/day_warnings.h"
 #include "engine/day_engine.h"
 #include "formats/answers_json.h"
 #include "formats/day_store.h"
@@ -24,6 +25,8 @@ std::string anew(const TestDay& day, const AnalysisSettings& settings) {
     DrawCache cache;
     DayAnalysis analysis = analyse(day, settings, cache);
     addEvents(day, analysis.pulls);
+    const auto warnings = dayWarnings(day, analysis);
+    analysis.notes.insert(analysis.notes.begin(), warnings.begin(), warnings.end());
     return analyseAnswer(analysis).dump();
 }
 

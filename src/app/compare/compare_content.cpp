@@ -198,7 +198,7 @@ QString changedText(const Comparison& c) {
         return QObject::tr("No change noted: say in the day what differs.");
     QStringList lines;
     for (const Change& change : c.changed)
-        lines << u"%1: %2 \u2192 %3"_s.arg(qs(change.part), qs(change.from), qs(change.to));
+        lines << u"%1: %2 \u2192 %3"_s.arg(qs(change.part).replace(u'_', u' '), qs(change.from), qs(change.to));
     if (c.changed.size() > 1)
         lines.prepend(QObject::tr("%1 changes together; the effect is joint").arg(c.changed.size()));
     return lines.join(u'\n');

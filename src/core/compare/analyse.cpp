@@ -34,7 +34,7 @@ AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
     given.bands = std::move(bands);
     if (given.pairs.empty())
         for (const auto& pair : day.plan.pairs)
-            if (findBuild(day, pair.first) && findBuild(day, pair.second))
+            if (pair.first != pair.second && findBuild(day, pair.first) && findBuild(day, pair.second))
                 given.pairs.push_back(pair);
     if (!given.matters_w && !given.matters_pct)
         given.matters_pct = day.plan.matters_pct;

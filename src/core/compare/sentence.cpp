@@ -309,7 +309,8 @@ std::string answerSentence(const Comparison& c, const DisplayUnits& units) {
 }
 
 std::string pullsText(const PullsToSettle& one, const DisplayUnits& units) {
-    const std::string difference = powerText(one.difference_w, std::nan(""), units);
+    const std::string difference =
+        fmt::format("{:.2g}{}{}", powerIn(units.power, one.difference_w), kSpace, powerUnitText(units.power));
     if (!one.pullsPerSet)
         return fmt::format("30 pulls a set would not do to see {}", difference);
     std::string text = fmt::format("{} pulls a set, about {:.0f}{}min, to see {} on four days of five",

@@ -4,6 +4,7 @@
 
 #include "core/channels/channels.h"
 #include "core/slip/day_events.h"
+#include "core/slip/day_warnings.h"
 #include "core/weather/altitude.h"
 
 #include <algorithm>
@@ -16,8 +17,6 @@ namespace {
 constexpr double kUsualRepeatability_pct = 0.5;
 constexpr double kSmallestOff_pct = 0.8;
 /// Pressure of the air may move this much at once and by the hour before it is questioned, kPa (common practice).
-constexpr double kPressureJump_kpa = 0.25;
-constexpr double kPressurePerHour_kpa = 0.35;
 
 double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : 0.0; }
 
@@ -239,7 +238,7 @@ private:
         if (!last || !last->weather)
             return;
         const double jump = pressure - ambientOf(*last);
-        if (std::abs(jump) > kPressureJump_kpa + kPressurePerHour_kpa * (m_result->time_h - before->time_h))
+        if (std::abs(jump) > likelyPressureChange_kpa(m_result->time_h - before->time_h))
             add(SlipWeight::Warning,
                 fmt::format("Air pressure {:+.2f} kPa since {}: read the barometer again.", jump, last->id), "weather");
     }
@@ -265,29 +264,8 @@ std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis) {
     for (const PullResult& result : analysis.pulls)
         if (result.used && std::isfinite(result.bandMean_w) && (!newest || result.time_h > newest->time_h))
             newest = &result;
-    if (!newest)
-        return {};
-    std::vector<std::pair<double, double>> set; // time, log of the mean
-    for (const PullResult& result : analysis.pulls)
-        if (result.used && result.flags.empty() && result.set == newest->set && std::isfinite(result.bandMean_w))
-            set.emplace_back(result.time_h, std::log(result.bandMean_w));
-    if (set.size() < 3)
-        return {};
-    std::sort(set.begin(), set.end());
-    const auto n = static_cast<double>(set.size());
-    double mean = 0.0;
-    for (const auto& [time, level] : set)
-        mean += level / n;
-    double sxx = 0.0;
-    double sxy = 0.0;
-    for (size_t i = 0; i < set.size(); ++i) {
-        const double x = static_cast<double>(i) - 0.5 * (n - 1.0);
-        sxx += x * x;
-        sxy += x * (set[i].second - mean);
-    }
-    const double slope_pct = 100.0 * sxy / sxx;
-    const double sd_pct = std::max(0.15, day.plan.repeatability_pct.value_or(0.3));
-    if (std::abs(slope_pct) < std::max(0.3, 2.0 * sd_pct / std::sqrt(sxx)))
+    const double slope_pct = newest ? settlingSlope_pct(day, analysis, newest->set) : 0.0;
+    if (slope_pct == 0.0)
         return {};
     return fmt::format("Still {} {:.1f} % a pull: take more before you change anything.",
                        slope_pct > 0.0 ? "climbing" : "falling", std::abs(slope_pct));

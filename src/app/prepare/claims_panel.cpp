@@ -34,6 +34,7 @@ ClaimsPanel::ClaimsPanel(DayDocument& document, QWidget* parent) : QWidget(paren
     m_grid = new QGridLayout(m_pairs);
     m_grid->setContentsMargins(0, 0, 0, 0);
     m_grid->setSpacing(4);
+    m_grid->setColumnStretch(kPairsInARow, 1);
     m_useLow = new NumberField(u"useLowField"_s, tr("Lowest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
     m_useHigh = new NumberField(u"useHighField"_s, tr("Highest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
     m_bound = new NumberField(u"driftBoundField"_s, tr("Drift over the day is at most"), 0.05, 20, 2, u"%"_s, this);

@@ -154,6 +154,42 @@ TEST_CASE("a trim is dragged, shown with its reason and undone") {
     CHECK_FALSE(findPull(w.window->document().day(), "p05")->window_rpm);
 }
 
+TEST_CASE("the numbers follow a trim while it is dragged, and the day only changes when it is let go") {
+    OpenWindow w;
+    w.window->showPage(Page::Check);
+    w.window->selection().setPull("p05");
+    auto* board = w.find<Board>("overlayBoard");
+    QTest::qWait(50);
+    const RpmRange found = w.analysis().pulls[4].curve->sweep().window_rpm;
+    const int y = board->height() / 2;
+    const auto moveTo = [&](double rpm) {
+        const QPointF at(board->pixelOf(rpm), y);
+        QMouseEvent move(QEvent::MouseMove, at, board->mapToGlobal(at), Qt::NoButton, Qt::LeftButton, {});
+        QApplication::sendEvent(board, &move);
+    };
+    const auto shownLow = [&] { return w.analysis().pulls[4].curve->sweep().window_rpm.low; };
+    QTest::mousePress(board, Qt::LeftButton, {}, QPoint(qRound(board->pixelOf(found.low)), y));
+    for (const double rpm : {3200.0, 3600.0}) {
+        for (int step = 0; step < 20; ++step) // faster than any answer
+            moveTo(rpm + step);
+        REQUIRE(test::waitFor([&] { return std::abs(shownLow() - rpm - 19.0) < 20.0; }));
+        CHECK_FALSE(w.window->document().day().pulls[4].window_rpm);
+        CHECK(w.window->document().undoStack().isClean());
+    }
+    moveTo(found.low); // and back to where it was
+    QTest::mouseRelease(board, Qt::LeftButton, {}, QPoint(qRound(board->pixelOf(3400.0)), y));
+    REQUIRE(w.settled());
+    REQUIRE(w.window->document().day().pulls[4].window_rpm);
+    w.trigger("edit.undo");
+    REQUIRE(w.settled());
+    CHECK(shownLow() == found.low);
+    // A try that comes to nothing leaves nothing behind.
+    w.window->document().tryWindow("p05", {3500.0, 7000.0});
+    REQUIRE(test::waitFor([&] { return shownLow() > 3400.0; }));
+    w.window->document().setWindow("p05", std::nullopt);
+    REQUIRE(test::waitFor([&] { return shownLow() == found.low; }));
+}
+
 TEST_CASE("T shows the pull over time") {
     OpenWindow w;
     w.window->showPage(Page::Check);

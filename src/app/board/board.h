@@ -92,6 +92,7 @@ public:
 Q_SIGNALS:
     void cursorMoved(double x);
     void stretchDragged(double from, double to);
+    void edgesMoving(double low, double high); ///< while one is dragged
     void edgesDragged(double low, double high);
     void stepped(int by); ///< Up or Down: the previous or next thing to look at
 
@@ -133,6 +134,7 @@ private:
     bool m_compact = false;
     std::optional<double> m_pressedAt;
     int m_draggedEdge = -1;
+    bool m_edgeMoved = false; ///< since it was taken hold of
 };
 
 } // namespace hillrun

@@ -7,12 +7,14 @@
 
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
 constexpr double kGrabPixels = 8.0;
+constexpr double kDragPixels = 2.0; ///< less is a click
 constexpr double kFewestStretchPixels = 12.0;
 
 void Board::setCursor(std::optional<double> x, const QString& readout) {
@@ -38,6 +40,8 @@ void Board::setCursor(std::optional<double> x, const QString& readout) {
 }
 
 void Board::setEdges(std::optional<RpmRange> edges) {
+    if (m_draggedEdge >= 0)
+        return; // they are in somebody's hand
     m_edges = edges;
     showEdges();
     replot(QCustomPlot::rpQueuedReplot);
@@ -89,6 +93,10 @@ void Board::mouseMoveEvent(QMouseEvent* event) {
         edge = std::clamp(x, xAxis->range().lower, xAxis->range().upper);
         showEdges();
         replot(QCustomPlot::rpQueuedReplot);
+        if (m_pressedAt && std::abs(pixel - *m_pressedAt) > kDragPixels)
+            m_edgeMoved = true;
+        if (m_edgeMoved && m_edges->low < m_edges->high)
+            Q_EMIT edgesMoving(m_edges->low, m_edges->high);
     } else if (m_pressedAt && m_stretchable && std::abs(pixel - *m_pressedAt) > kFewestStretchPixels) {
         showStretch(xAxis->pixelToCoord(*m_pressedAt), x);
     }
@@ -100,14 +108,15 @@ void Board::mouseMoveEvent(QMouseEvent* event) {
 
 void Board::mouseReleaseEvent(QMouseEvent* event) {
     const double pixel = event->position().x();
-    if (m_draggedEdge >= 0 && m_edges && m_pressedAt && std::abs(pixel - *m_pressedAt) > 2.0) {
+    const bool edgeMoved = m_draggedEdge >= 0 && std::exchange(m_edgeMoved, false);
+    m_draggedEdge = -1; // before anybody is told: what comes back may move the edges again
+    if (edgeMoved && m_edges) {
         Q_EMIT edgesDragged(m_edges->low, m_edges->high);
     } else if (m_pressedAt && m_stretchable && std::abs(pixel - *m_pressedAt) > kFewestStretchPixels) {
         const double a = xAxis->pixelToCoord(*m_pressedAt);
         const double b = xAxis->pixelToCoord(pixel);
         Q_EMIT stretchDragged(std::min(a, b), std::max(a, b));
     }
-    m_draggedEdge = -1;
     m_pressedAt.reset();
     if (m_stretch->visible()) {
         m_stretch->setVisible(false);

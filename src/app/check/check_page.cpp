@@ -202,6 +202,9 @@ void CheckPage::connectOverlay(Board* board) {
     });
     if (board != m_upper)
         return;
+    connect(board, &Board::edgesMoving, this, [this](double low, double high) {
+        m_document.tryWindow(m_selection.pull(), {std::round(low / 10.0) * 10.0, std::round(high / 10.0) * 10.0});
+    });
     connect(board, &Board::edgesDragged, this, [this](double low, double high) {
         m_document.setWindow(m_selection.pull(),
                              RpmRange{std::round(low / 10.0) * 10.0, std::round(high / 10.0) * 10.0});

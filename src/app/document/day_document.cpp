@@ -124,8 +124,11 @@ void DayDocument::noteTakenOver() {
 bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>& change) {
     TestDay after = m_day;
     change(after);
-    if (after == m_day)
+    if (after == m_day) {
+        if (m_trying) // dragged, and let go where it was
+            ask();
         return true;
+    }
     noteTakenOver();
     if (!mayEdit()) {
         Q_EMIT editRefused();
@@ -158,6 +161,8 @@ void DayDocument::setState(std::shared_ptr<const TestDay> state) {
 void DayDocument::ask() {
     if (!m_open)
         return;
+    m_tried.reset();
+    m_trying = false;
     ++m_asked;
     Q_EMIT busyChanged(true);
     m_worker->ask(m_asked, m_day, settingsFor(m_day, m_settings));
@@ -169,7 +174,28 @@ void DayDocument::take(quint64 number, const std::shared_ptr<const DayAnalysis>&
     m_answered = number;
     m_analysis = analysis;
     Q_EMIT analysisReady();
+    if (m_tried)
+        return askTried();
     Q_EMIT busyChanged(false);
+}
+
+void DayDocument::tryWindow(const std::string& pull, const RpmRange& window) {
+    if (!m_open || !mayEdit())
+        return;
+    const bool waits = isBusy(); // a try never stops the one before it, or fast hands would see no number at all
+    m_tried = TriedWindow{pull, window};
+    if (!waits)
+        askTried();
+}
+
+void DayDocument::askTried() {
+    TestDay day = m_day;
+    if (Pull* pull = findPull(day, m_tried->pull))
+        pull->window_rpm = m_tried->window;
+    m_tried.reset();
+    m_trying = true;
+    ++m_asked;
+    m_worker->ask(m_asked, day, settingsFor(day, m_settings));
 }
 
 /// Rows that lie on disk keep the place they lie at, whatever state of the day is shown.

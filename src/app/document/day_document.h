@@ -10,6 +10,7 @@
 #include <functional>
 #include <map>
 #include <memory>
+#include <optional>
 #include <QObject>
 #include <QString>
 #include <QUndoStack>
@@ -72,6 +73,9 @@ public:
     void setAside(const std::vector<std::string>& pulls, const QString& reason);
     void takeBack(const std::vector<std::string>& pulls);
     void setWindow(const std::string& pull, const std::optional<RpmRange>& window);
+    /// Works the day out as if the pull were trimmed so, while an edge is dragged; no edit. Each answer comes by
+    /// `analysisReady`, the newest try after the last answer, until `setWindow` (or any other edit) ends it.
+    void tryWindow(const std::string& pull, const RpmRange& window);
     /// The torque of a pull was written down in another unit: times `factor`, on top of the rows.
     void correctUnit(const std::string& pull, double factor, const QString& words);
 
@@ -88,6 +92,7 @@ private:
     friend class DayEdit;
     void setState(std::shared_ptr<const TestDay> state);
     void ask();
+    void askTried();
     void take(quint64 number, const std::shared_ptr<const DayAnalysis>& analysis);
     void keep();
     void noteTakenOver();
@@ -117,6 +122,12 @@ private:
         std::string sha256;
     };
     std::map<const ChannelTable*, StoredRows> m_stored;
+    struct TriedWindow {
+        std::string pull;
+        RpmRange window;
+    };
+    std::optional<TriedWindow> m_tried; ///< waits for the answer that is under way
+    bool m_trying = false;              ///< what was asked last is no state of the day
     quint64 m_asked = 0;
     quint64 m_answered = 0;
 };

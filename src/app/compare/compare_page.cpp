@@ -161,7 +161,8 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     pair->addLayout(cards, 1);
     pair->addWidget(swap, 0, Qt::AlignVCenter);
     column->addLayout(pair);
-    column->addLayout(makeClaims(inside));
+    m_claims = new PairClaims(m_document, m_selection, inside);
+    column->addWidget(m_claims);
     m_changed = makeLabel(u"changedText"_s, inside);
     m_changed->setProperty("title", true);
     m_like = makeLabel(u"likeText"_s, inside);
@@ -197,40 +198,6 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setMinimumWidth(340);
     return scroll;
-}
-
-/// What is claimed of this pair belongs to the day: whether it was named beforehand, and what difference matters.
-QHBoxLayout* ComparePage::makeClaims(QWidget* parent) {
-    m_named = new QCheckBox(tr("named beforehand"), parent);
-    m_named->setObjectName(u"namedBeforehand"_s);
-    m_named->setToolTip(tr("Judge this pair by its own band, because it was named before the pulls. All others of the "
-                           "day are then judged by the wider band over all pairs."));
-    m_matters =
-        new NumberField(u"compareMatters"_s, tr("Smallest difference that matters"), 0.05, 50.0, 2, u"%"_s, parent);
-    m_matters->setToolTip(tr("With it \u201Cno difference that matters\u201D can be said"));
-    auto* row = new QHBoxLayout;
-    row->setSpacing(6);
-    row->addWidget(m_named);
-    row->addStretch(1);
-    auto* words = new PlainLabel(tr("matters from"), parent);
-    words->setProperty("quiet", true);
-    row->addWidget(words);
-    row->addWidget(m_matters);
-    connect(m_named, &QCheckBox::clicked, this, [this](bool on) {
-        const std::pair pair(m_selection.from(), m_selection.to());
-        m_document.edit(on ? tr("Name %1 to %2 beforehand").arg(qs(pair.first), qs(pair.second))
-                           : tr("No longer name %1 to %2").arg(qs(pair.first), qs(pair.second)),
-                        [&](TestDay& day) {
-                            std::erase(day.plan.pairs, pair);
-                            std::erase(day.plan.pairs, std::pair(pair.second, pair.first));
-                            if (on)
-                                day.plan.pairs.push_back(pair);
-                        });
-    });
-    connect(m_matters, &NumberField::edited, this, [this](std::optional<double> value) {
-        m_document.edit(tr("Change what matters"), [&](TestDay& day) { day.plan.matters_pct = value; });
-    });
-    return row;
 }
 
 void ComparePage::connectParts() {
@@ -361,13 +328,7 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
     m_school->setCurrentIndex(static_cast<int>(now.school));
     m_quantity->setText(now.quantity == Quantity::Power ? tr("Power") : tr("Torque"));
     m_quantity->setToolTip(now.quantity == Quantity::Power ? tr("Show torque instead") : tr("Show power instead"));
-    const auto& named = m_document.day().plan.pairs;
-    m_named->setChecked(std::count(named.begin(), named.end(), std::pair(now.from, now.to)) +
-                            std::count(named.begin(), named.end(), std::pair(now.to, now.from)) >
-                        0);
-    m_matters->show(m_document.day().plan.matters_pct);
-    m_named->setEnabled(comparison && m_document.mayEdit());
-    m_matters->setEnabled(m_document.isOpen() && m_document.mayEdit());
+    m_claims->refresh(comparison != nullptr);
     m_changed->setText(comparison ? changedText(*comparison) : QString());
     bool differs = false;
     m_like->setText(comparison ? likeText(*comparison, &differs) : QString());

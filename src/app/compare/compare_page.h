@@ -5,9 +5,9 @@
 #include "app/compare/band_model.h"
 #include "app/compare/build_card.h"
 #include "app/compare/gain_ribbon.h"
+#include "app/compare/pair_claims.h"
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
-#include "app/look/fields.h"
 #include "app/shell/action_registry.h"
 
 #include <QPushButton>
@@ -38,7 +38,6 @@ private:
     QWidget* makeHead();
     QWidget* makeBoards();
     QWidget* makeSide(ActionRegistry& actions);
-    QHBoxLayout* makeClaims(QWidget* parent);
     void connectParts();
     void refresh();
     void refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison);
@@ -57,8 +56,7 @@ private:
     QPushButton* m_shortOffer = nullptr; ///< sets the pull aside that shortens the range
     QLabel* m_caution = nullptr;
     QLabel* m_settle = nullptr; ///< what would settle what is open
-    QCheckBox* m_named = nullptr;
-    NumberField* m_matters = nullptr;
+    PairClaims* m_claims = nullptr;
     QComboBox* m_school = nullptr;
     QToolButton* m_quantity = nullptr;
     Board* m_curves = nullptr;

@@ -229,14 +229,15 @@ Json pullJson(const Pull& pull) {
 
 /// Roles of parts where the guess was corrected.
 void readRoles(TestDay& day, ObjectReader& in) {
-    for (const auto& [part, name] : in.namedTexts("part_roles")) {
+    for (const auto& entry : in.namedTexts("part_roles")) {
+        const std::string& name = entry.second;
         const auto roles = partRoles();
         const auto role =
             std::find_if(roles.begin(), roles.end(), [&](PartRole one) { return name == partRoleName(one); });
         if (role == roles.end())
             throw DataError(Problem::BadValue, {name, "a role such as fuel, jets, map or exhaust"},
                             in.place("part_roles"));
-        day.partRoles[part] = *role;
+        day.partRoles[entry.first] = *role;
     }
 }
 

@@ -40,7 +40,7 @@ void reduceAs(const ChannelTable& table, CellKind kind, SweepDirection sweep) {
     ReducedDay reduced = reduceDay(day, settings);
     addEvents(day, reduced.pulls);
     for (const PullResult& result : reduced.pulls)
-        mustHold(result.curve.has_value() != !result.whyLeftOut.empty());
+        mustHold((result.curve != nullptr) == result.whyLeftOut.empty());
 }
 
 } // namespace

@@ -31,6 +31,7 @@ TestDay dayForAnswer(const TestDay& day) {
     out.note.clear();
     out.unknownKeys.clear();
     out.cautions.clear();
+    out.cell.name.clear();
     out.attachments.clear();
     for (Pull& pull : out.pulls) {
         pull.file.clear();

@@ -67,9 +67,8 @@ TEST_CASE("an edit costs what it changes") {
         day.pulls[2].note = "smelled of clutch";
         day.cell.name = "Cell 2";
         day.cautions.push_back({"gloves", "me", "2026-05-16T09:00:00Z", {}});
-        CHECK(engine.analyse(day, settings)->comparisons.size() == first->comparisons.size());
-        CHECK(steps.since().substr(0, 5) == "0 0 0");
-        CHECK(engine.counts().searched == 11);
+        CHECK(engine.analyse(day, settings) == first);
+        CHECK(steps.since() == "0 0 0 0 0");
     }
     SECTION("the standard") {
         settings.reduce.standard = Standard::Iso1585;

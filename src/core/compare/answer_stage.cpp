@@ -149,7 +149,7 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
     for (const std::string& id : plan.buildIds)
         out.builds.push_back(fittedBuild(input, id));
     const std::vector<Pair> family = familyInUse(out, plan.buildIds);
-    PairsToWork work = pairsToWork(plan.buildIds, family);
+    const PairsToWork work = pairsToWork(plan.buildIds, family);
     std::vector<Pair> pairs;
     std::vector<ContrastCurve> contrasts;
     size_t familySize = 0;
@@ -183,7 +183,7 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
         if (!taken({c.to, c.from}))
             out.otherPairs.push_back(swapped(c));
     }
-    if (out.comparisons.empty() && out.whyNoComparison.empty())
+    if (plan.buildIds.size() < 2)
         out.whyNoComparison = "only one build has pulls in use";
 }
 

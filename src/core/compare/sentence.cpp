@@ -170,7 +170,7 @@ std::string lesserPlaces(const Comparison& c) {
 }
 
 /// When something is proven, but no stretch is worth a headline: the mean speaks.
-std::string meanClause(const Comparison& c, const DisplayUnits& units) {
+std::string averageClause(const Comparison& c, const DisplayUnits& units) {
     const BandResult& band = speakingBand(c);
     const Claim claim = claimOf(c, band.low_w, band.high_w);
     const bool stretches = std::any_of(c.regions.begin(), c.regions.end(),
@@ -301,7 +301,7 @@ std::string answerSentence(const Comparison& c, const DisplayUnits& units) {
                            kSpace);
     std::string text = provenClause(c, units);
     if (text.empty())
-        text = meanClause(c, units);
+        text = averageClause(c, units);
     text += jointClause(c) + ".";
     if (!c.protectedFromDrift && c.boundDeclared)
         text += " This holds only if drift stayed within the declared bound.";

@@ -4,8 +4,8 @@
 // hillrun-coverage: how often the intervals hold on simulated days whose truth is known, and how often something is
 // claimed that is not there. Prints one line a cell; docs/method.md holds the figures.
 
-#include "core/compare/contrast.h"
-#include "core/compare/flags.h"
+#include "core/fit/contrast.h"
+#include "core/fit/flags.h"
 #include "simcell/engine_model.h"
 
 #include <boost/random/normal_distribution.hpp>
@@ -50,8 +50,7 @@ FitInput simulateDay(const CellOfStudy& cell, const Noise& noise, Generator& gen
     double time = 0.0;
     for (size_t set = 0; set < cell.design.size(); ++set) {
         for (int i = 0; i < cell.pulls; ++i, time += 5.0 / 60.0)
-            out.pulls.push_back(
-                {fmt::format("{}", out.pulls.size()), cell.design[set] - 'A', time, static_cast<int>(set)});
+            out.pulls.push_back({cell.design[set] - 'A', time, static_cast<int>(set)});
         time += 15.0 / 60.0;
     }
     const double session = out.pulls.back().time_h;

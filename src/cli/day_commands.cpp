@@ -6,7 +6,9 @@
 #include "core/errors/shown_text.h"
 #include "core/slip/day_events.h"
 #include "engine/day_engine.h"
+#include "engine/lean_day.h"
 #include "formats/answers_json.h"
+#include "formats/budget.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
 #include "report/render.h"
@@ -73,10 +75,9 @@ AnalysisSettings settingsOf(const AnalyseOptions& o) {
     return out;
 }
 
-/// Analyses a day for a reader who cannot ask back: no pull or no shared range is an error.
-std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
-                                                  DayEngine& engine) {
-    auto analysis = engine.analyse(day, settings);
+/// For a reader who cannot ask back no pull or no shared range is an error.
+std::shared_ptr<const DayAnalysis> orThrow(std::shared_ptr<const DayAnalysis> analysis,
+                                           const AnalysisSettings& settings) {
     const bool pairMissing = !settings.pairs.empty() && analysis->comparisons.size() < settings.pairs.size();
     if (!analysis->model || pairMissing) {
         std::string why = analysis->whyNoComparison;
@@ -86,6 +87,11 @@ std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const Anal
         throw DataError(Problem::NothingToCompare, {why});
     }
     return analysis;
+}
+
+std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
+                                                  DayEngine& engine) {
+    return orThrow(engine.analyse(day, settings), settings);
 }
 
 void printText(const TestDay& day, const DayAnalysis& analysis) {
@@ -146,20 +152,35 @@ void runBatch(const AnalyseOptions& o) {
     }
 }
 
+void print(const AnalyseOptions& o, const TestDay& day, const DayAnalysis& analysis) {
+    if (o.json || o.jsonLines)
+        fmt::print("{}\n", dumpJson(analyseAnswer(analysis)));
+    else
+        printText(day, analysis);
+}
+
+/// Rows of so much text take about as much memory; beyond it they are not held all at once.
+constexpr size_t kHeldText = 96 * budget::kMiB;
+
+/// Works a day out that is too large to hold.
+void runLean(const AnalyseOptions& o, const DayOnDisk& reader, const AnalysisSettings& settings) {
+    const LeanAnswer lean = analyseLean(reader.day(), settings, [&](size_t number) { return reader.read(number); });
+    warnOf(lean.day);
+    print(o, lean.day, *orThrow(lean.analysis, settings));
+}
+
 void runAnalyse(const AnalyseOptions& o) {
     if (o.day.empty() == o.batch.empty())
         throw WrongUse("give one DAY, or --batch LIST");
     if (!o.batch.empty())
         return runBatch(o);
     const AnalysisSettings settings = settingsOf(o);
+    if (const DayOnDisk reader(o.day); reader.size() > kHeldText)
+        return runLean(o, reader, settingsFor(reader.day(), settings));
     const TestDay day = readDay(o.day);
     warnOf(day);
     DayEngine engine;
-    const auto analysis = analyseOrThrow(day, settingsFor(day, settings), engine);
-    if (o.json || o.jsonLines)
-        fmt::print("{}\n", dumpJson(analyseAnswer(*analysis)));
-    else
-        printText(day, *analysis);
+    print(o, day, *analyseOrThrow(day, settingsFor(day, settings), engine));
 }
 
 void runReduce(const std::string& path, const std::string& id, const AirOptions& air, bool json) {

@@ -97,8 +97,7 @@ std::shared_ptr<const DayAnalysis> DayEngine::analyse(const TestDay& day, const 
     auto out = std::make_shared<DayAnalysis>(*answered);
     for (size_t i = 0; i < events.size(); ++i)
         out->pulls[i].events = events[i];
-    const auto warnings = dayWarnings(day, *out);
-    out->notes.insert(out->notes.begin(), warnings.begin(), warnings.end()); // they come first: figures rest on them
+    out->doubts = dayDoubts(day, *out);
     m_finished = {answered, std::move(events), out};
     return out;
 }
@@ -143,8 +142,9 @@ bool DayEngine::observeAll(const TestDay& day, const Dyno& dyno, const GridSetti
     std::atomic<size_t> done = 0;
     const auto make = [&](size_t i) {
         ObservedPull seen = observePull(day.pulls[i], dyno, grid);
-        ++done;
-        if (std::this_thread::get_id() == caller)
+        const size_t now = ++done;
+        const size_t step = std::max<size_t>(1, day.pulls.size() / 50);
+        if (std::this_thread::get_id() == caller && now / step != (now - 1) / step)
             report(progress, 0.6 * static_cast<double>(done) / static_cast<double>(day.pulls.size()));
         return seen;
     };

@@ -119,6 +119,8 @@ Json driftJson(const DayAnalysis& analysis) {
     const auto& bound = analysis.settings.drift.declaredBound_pct;
     out["declared_bound_pct"] = bound ? Json(*bound) : Json(nullptr);
     std::string note;
+    for (const DayDoubt& doubt : analysis.doubts)
+        note += (note.empty() ? "" : " ") + doubt.text;
     for (const std::string& text : analysis.notes)
         note += (note.empty() ? "" : " ") + text;
     out["note"] = note;
@@ -242,7 +244,7 @@ namespace {
 Json eventsJson(const std::vector<Event>& found) {
     Json out = Json::array();
     for (const Event& event : found)
-        out.push_back({{"kind", event.kind},
+        out.push_back({{"kind", eventKindInfo(event.kind).name},
                        {"from_rpm", event.range_rpm.low},
                        {"to_rpm", event.range_rpm.high},
                        {"from_s", event.from_s},

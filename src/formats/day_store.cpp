@@ -19,10 +19,6 @@ namespace fs = std::filesystem;
 namespace hillrun {
 namespace {
 
-constexpr double kStandardPressure_kpa = 101.325;
-
-double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : kStandardPressure_kpa; }
-
 std::string existingText(const Pull& pull, const StoredFiles& files) {
     checkInside(pull.file, "day.json");
     auto text = files.read(pull.file);
@@ -41,7 +37,7 @@ void readRaw(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) {
     const std::string found = sha256Hex(text);
     if (!pull.sha256.empty() && pull.sha256 != found)
         throw DataError(Problem::ChecksumDiffers, {pull.sha256, found}, {.file = pull.file});
-    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, ambientOf(pull)));
+    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull)));
     pull.sha256 = found;
 }
 
@@ -241,19 +237,52 @@ bool isZipFile(const fs::path& path) { return isZipPath(path) && !fs::is_directo
 
 fs::path jsonOf(const fs::path& path) { return path.filename() == "day.json" ? path : path / "day.json"; }
 
+std::string dayJsonText(const StoredFiles& files, const fs::path& path) {
+    auto json = files.read("day.json");
+    if (!json)
+        throw DataError(Problem::NotADay, {}, {.file = path.string()});
+    return std::move(*json);
+}
+
+TestDay dayOf(const std::string& json) {
+    TestDay day = dayFromJson(json, "day.json");
+    if (day.pulls.size() > budget::kPulls)
+        throw DataError(Problem::TooLarge, {"a day of so many pulls", std::to_string(budget::kPulls)},
+                        {.file = "day.json"});
+    return day;
+}
+
 } // namespace
 
 OpenedDay openDay(const fs::path& path, BadPulls badPulls) {
     const auto files = openStoredFiles(path, Attachments::LeftPacked);
-    const auto json = files->read("day.json");
-    if (!json)
-        throw DataError(Problem::NotADay, {}, {.file = path.string()});
-    OpenedDay out{dayFromJson(*json, "day.json"), isZipFile(path) ? dayStamp(path) : sha256Hex(*json)};
-    if (out.day.pulls.size() > budget::kPulls)
-        throw DataError(Problem::TooLarge, {"a day of so many pulls", std::to_string(budget::kPulls)},
-                        {.file = "day.json"});
+    const std::string json = dayJsonText(*files, path);
+    OpenedDay out{dayOf(json), isZipFile(path) ? dayStamp(path) : sha256Hex(json)};
     readAllRaw(out.day, *files, badPulls);
     return out;
+}
+
+DayOnDisk::DayOnDisk(const fs::path& path)
+    : m_files(openStoredFiles(path, Attachments::LeftPacked)), m_day(dayOf(dayJsonText(*m_files, path))) {
+    if (isZipFile(path))
+        return;
+    std::error_code error;
+    for (const Pull& pull : m_day.pulls)
+        if (const auto size = fs::file_size(jsonOf(path).parent_path() / pull.file, error); !error)
+            m_size += size;
+}
+
+Pull DayOnDisk::read(size_t number) const {
+    Pull pull = m_day.pulls[number];
+    std::atomic<size_t> total = 0;
+    try {
+        readRaw(pull, *m_files, total);
+    } catch (const DataError& error) {
+        if (error.problem() != Problem::ChecksumDiffers)
+            throw;
+        pull.problem = error.what();
+    }
+    return pull;
 }
 
 TestDay readDay(const fs::path& path, BadPulls badPulls) { return openDay(path, badPulls).day; }
@@ -264,7 +293,7 @@ std::string pullFileText(const Pull& pull, const fs::path& dayPath) {
 
 void takeAsItIs(Pull& pull, const fs::path& dayPath) {
     const std::string text = pullFileText(pull, dayPath);
-    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, ambientOf(pull)));
+    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull)));
     pull.sha256 = sha256Hex(text);
     pull.problem.clear();
 }

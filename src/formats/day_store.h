@@ -4,9 +4,11 @@
 
 #include "core/day/test_day.h"
 #include "formats/file_io.h"
+#include "formats/stored_files.h"
 #include "formats/zip.h"
 
 #include <filesystem>
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
@@ -29,6 +31,24 @@ struct OpenedDay {
 /// A pull whose file does not fit its checksum always stays without data and carries the reason. Throws DataError.
 OpenedDay openDay(const std::filesystem::path& path, BadPulls badPulls = BadPulls::Throw);
 TestDay readDay(const std::filesystem::path& path, BadPulls badPulls = BadPulls::Throw);
+
+/// A day whose pulls are read one by one, for days whose rows are too many to hold at once.
+class DayOnDisk {
+public:
+    /// The day without rows. Throws DataError.
+    explicit DayOnDisk(const std::filesystem::path& path);
+    [[nodiscard]] const TestDay& day() const { return m_day; }
+    /// The day's pull of that number with its rows and checksum; without rows and with the reason when its file does
+    /// not fit its checksum. May be called from several threads. Throws DataError.
+    [[nodiscard]] Pull read(size_t number) const;
+    /// What the pull files of the folder hold together, bytes; of a zip 0, for its bytes are in memory anyway.
+    [[nodiscard]] size_t size() const { return m_size; }
+
+private:
+    std::unique_ptr<const StoredFiles> m_files;
+    TestDay m_day;
+    size_t m_size = 0;
+};
 
 /// The rows of one pull although its file does not fit its checksum, for somebody who decides to take it as it is; the
 /// new checksum is set. Throws DataError.

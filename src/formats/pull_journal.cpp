@@ -200,7 +200,7 @@ Pull readJournal(const fs::path& journal) {
     }
     if (pull.id.empty())
         throw DataError(Problem::FileTruncated, {}, {.file = journal.string()});
-    const double ambient_kpa = pull.weather ? pull.weather->pressure_pa / 1000.0 : 101.325;
+    const double ambient_kpa = gaugeReference_kpa(pull);
     pull.raw = std::make_shared<const ChannelTable>(readPullText(table, journal.string(), ambient_kpa));
     return pull;
 }

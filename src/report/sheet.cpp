@@ -191,6 +191,8 @@ public:
                                  100.0 * std::expm1(m_analysis.model->drift.perHour), allowanceText(s.drift.allowance));
         if (s.drift.declaredBound_pct)
             words += fmt::format("Drift bound declared: {:g} %. ", *s.drift.declaredBound_pct);
+        for (const DayDoubt& doubt : m_analysis.doubts)
+            words += doubt.text + " ";
         for (const std::string& note : m_analysis.notes)
             words += note + " ";
         words +=

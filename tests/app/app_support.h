@@ -95,6 +95,11 @@ struct OpenWindow {
     bool settled() {
         return waitFor([&] { return window->document().analysis() && !window->document().isBusy(); });
     }
+    /// So that each of them is made.
+    void showEveryPage() {
+        for (const Page page : {Page::Prepare, Page::Pull, Page::Check, Page::Report, Page::Bench, Page::Compare})
+            window->showPage(page);
+    }
     template <class Widget> Widget* find(const char* name) {
         auto* widget = window->findChild<Widget*>(QLatin1StringView(name));
         INFO("looking for " << name);

@@ -4,6 +4,7 @@
 // The Check page, driven as a person does, on the day of the inertia rollers (a bypass that opens, a tyre that slips,
 // knock) and on pulls with a wrong unit.
 
+#include "app/shell/day_strip.h"
 #include "app_support.h"
 #include "core/pull/curve_rows.h"
 #include "formats/pull_file.h"
@@ -12,6 +13,7 @@
 
 #include <QAbstractItemModelTester>
 #include <QClipboard>
+#include <QPushButton>
 #include <QScrollBar>
 #include <QTableView>
 
@@ -135,6 +137,40 @@ TEST_CASE("a wrong unit asks, and the answer is an edit on top of the rows") {
     CHECK(*findPull(readDay(w.day), "p02")->torqueFactor == Approx(0.73549875));
     CHECK(readPullText(readFileText(w.day / "pulls" / "p02.csv"), "p02", 98.0).find("torque")->values ==
           w.pull("p02").raw->find("torque")->values); // the rows are as they were
+}
+
+TEST_CASE("weather that cannot be is marked, told and answered wherever it is met") {
+    test::TemporaryFolder folder;
+    TestDay odd = readDay(test::demoDay());
+    odd.pulls[5].weather->pressure_pa += 3700.0;
+    saveDay(odd, folder.path() / "odd", std::nullopt);
+    CheckWindow w(folder.path() / "odd", "p06");
+    CHECK(w.findings().text().count(u"its air pressure lies 3.7 kPa above"_s) == 1);
+    CHECK_FALSE(w.findings().text().contains(u"Air pressure +"_s)); // the slip's own line would say it twice
+    const StripLayout strip = layoutStrip(w.window->document().day(), &w.analysis(), 1000.0, 40.0);
+    for (const StripFlag& flag : strip.flags)
+        CHECK(flag.flagged == (flag.pull == 5));
+
+    w.window->showPage(Page::Compare);
+    CHECK(w.text("caution").startsWith(u"p06: its air pressure"_s));
+    QPushButton* take = w.find<QPushButton>("doubtOffer");
+    CHECK(take->text().startsWith(u"Take 98."_s));
+    CHECK(take->text().endsWith(u" kPa for p06"_s));
+    QTest::mouseClick(take, Qt::LeftButton);
+    REQUIRE(w.settled());
+    CHECK(std::abs(w.pull("p06").weather->pressure_pa - odd.pulls[4].weather->pressure_pa) < 100.0);
+    CHECK(w.analysis().doubts.empty());
+    CHECK_FALSE(w.window->findChild<QPushButton*>(u"doubtOffer"_s));
+
+    w.window->showPage(Page::Check);
+    w.trigger("edit.undo");
+    REQUIRE(w.settled());
+    QToolButton* aside = w.offer("offerAnswer", u"Set p06 aside"_s);
+    REQUIRE(aside);
+    QTest::mouseClick(aside, Qt::LeftButton);
+    REQUIRE(w.settled());
+    CHECK(w.pull("p06").reason == "its air pressure cannot be");
+    CHECK(w.analysis().doubts.empty());
 }
 
 TEST_CASE("the finding's place puts the cursor there, in every view") {

@@ -36,6 +36,43 @@ TEST_CASE("an edit changes the analysis, undo brings the old one back to the dig
     CHECK_FALSE(findPull(o.document.day(), "p02")->use);
 }
 
+TEST_CASE("undo and redo pass through the same days, whatever the edits touched") {
+    Opened o;
+    DayDocument& document = o.document;
+    const std::vector<std::function<void(TestDay&)>> edits = {
+        [](TestDay& day) { day.pulls.erase(day.pulls.begin() + 3); },
+        [](TestDay& day) { day.name = "another name"; },
+        [](TestDay& day) { day.pulls.insert(day.pulls.begin() + 1, day.pulls.back()); },
+        [](TestDay& day) { std::swap(day.pulls.front(), day.pulls.back()); },
+        [](TestDay& day) { day.pulls.clear(); },
+        [&](TestDay& day) { day.pulls = document.day().pulls; },
+        [first = document.day().pulls[0]](TestDay& day) {
+            day.pulls = {first, first};
+        },
+        [](TestDay& day) {
+            day.pulls[1].note = "seen";
+            day.builds.pop_back();
+        },
+    };
+    std::vector<TestDay> states{document.day()};
+    for (const auto& change : edits) {
+        document.edit(u"an edit"_s, change);
+        if (!(states.back() == document.day()))
+            states.push_back(document.day());
+    }
+    REQUIRE(states.size() == edits.size()); // the first state too; one edit changes nothing
+    for (int round = 0; round < 2; ++round) {
+        for (size_t i = states.size() - 1; i-- > 0;) {
+            document.undoStack().undo();
+            CHECK(document.day() == states[i]);
+        }
+        for (size_t i = 1; i < states.size(); ++i) {
+            document.undoStack().redo();
+            CHECK(document.day() == states[i]);
+        }
+    }
+}
+
 TEST_CASE("an edit that changes nothing leaves no trace") {
     Opened o;
     o.document.takeBack({"p01"});

@@ -4,6 +4,8 @@
 #include "app_support.h"
 
 #include <QAbstractItemModelTester>
+#include <QPushButton>
+#include <QTableView>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
@@ -32,10 +34,33 @@ TEST_CASE("commands are found by a few letters and run by Enter") {
     CHECK(w.find<Board>("curvesBoard")->content().title.startsWith(u"Torque"_s));
 }
 
+TEST_CASE("a page is made when it is first shown, and shows the day that is open") {
+    OpenWindow w;
+    const std::pair<Page, const char*> pages[] = {{Page::Prepare, "preparePage"},
+                                                  {Page::Pull, "pullPage"},
+                                                  {Page::Check, "checkPage"},
+                                                  {Page::Report, "reportPage"},
+                                                  {Page::Bench, "benchPage"}};
+    for (const auto& [page, name] : pages) {
+        CHECK_FALSE(w.window->findChild<QWidget*>(QLatin1StringView(name)));
+        w.window->showPage(page);
+        CHECK(w.find<QWidget>(name)->isVisible());
+        CHECK_FALSE(w.find<QWidget>("comparePage")->isVisible());
+    }
+    CHECK(w.find<QTableView>("pullTable")->model()->rowCount() == 11);
+    CHECK(w.find<QPushButton>("report.pdf_button")->isEnabled());
+    CHECK(w.text("airFacts").contains(u"98.42 kPa"_s));
+    w.window->document().close();
+    CHECK(w.find<QTableView>("pullTable")->model()->rowCount() == 0);
+    CHECK_FALSE(w.find<QPushButton>("report.pdf_button")->isEnabled());
+}
+
 TEST_CASE("every model passes the item-model tester while days come and go") {
     OpenWindow w;
+    w.window->showPage(Page::Check);
     const QAbstractItemModelTester pulls(w.find<QTableView>("pullTable")->model(),
                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
+    w.window->showPage(Page::Compare);
     const QAbstractItemModelTester bands(w.find<QTableView>("bandTable")->model(),
                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
     w.window->document().setAside({"p01"}, u"x"_s);
@@ -49,6 +74,7 @@ TEST_CASE("every model passes the item-model tester while days come and go") {
 
 TEST_CASE("every control has a name, and in both looks its text can be read") {
     OpenWindow w;
+    w.showEveryPage();
     for (QWidget* control : w.window->findChildren<QWidget*>()) {
         const bool isControl = qobject_cast<QAbstractButton*>(control) || qobject_cast<QComboBox*>(control) ||
                                qobject_cast<Board*>(control);

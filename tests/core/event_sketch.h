@@ -75,7 +75,7 @@ struct Sketch {
     [[nodiscard]] std::string events(const EventContext& context = {}) const {
         std::string out;
         for (const Event& event : findEvents(table, curve(), context))
-            out += (out.empty() ? "" : " ") + event.kind;
+            out += (out.empty() ? "" : " ") + std::string(eventKindInfo(event.kind).name);
         return out;
     }
 
@@ -90,7 +90,7 @@ private:
 inline std::string placesOf(const std::vector<Event>& events) {
     std::string out;
     for (const Event& event : events)
-        out += (out.empty() ? "" : " ") + event.kind + " " +
+        out += (out.empty() ? "" : " ") + std::string(eventKindInfo(event.kind).name) + " " +
                std::to_string(std::lround(event.range_rpm.low / 100.0) * 100) + "-" +
                std::to_string(std::lround(event.range_rpm.high / 100.0) * 100);
     return out;

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/compare/day_model.h"
+#include "core/fit/day_model.h"
 #include "simcell/engine_model.h"
 
 #include <boost/random/normal_distribution.hpp>
@@ -37,7 +37,7 @@ inline FitInput sketchDay(const DaySketch& sketch) {
         }
         fitted = build;
         out.builds = std::max(out.builds, build - 'A' + 1);
-        out.pulls.push_back({"p" + std::to_string(out.pulls.size() + 1), build - 'A', time, set});
+        out.pulls.push_back({build - 'A', time, set});
         time += 0.08;
     }
     out.logPower.resize(static_cast<Eigen::Index>(out.pulls.size()), static_cast<Eigen::Index>(out.rpm.size()));

@@ -84,7 +84,7 @@ TEST_CASE("a throttle that never opens wide, and one that lifts") {
     halfOpen.spoil("throttle", 0.0, 12.0, times(0.85));
     const auto events = findEvents(halfOpen.table, halfOpen.curve(), {});
     REQUIRE(events.size() == 1);
-    CHECK(events[0].kind == "throttle_short");
+    CHECK(events[0].kind == EventKind::ThrottleShort);
     CHECK(events[0].range_rpm.low == Approx(2500.0).margin(100.0)); // the whole sweep, as it was drawn
     CHECK(events[0].range_rpm.high == Approx(7500.0).margin(100.0));
     CHECK(events[0].size == Approx(15.0).margin(0.5));
@@ -168,7 +168,7 @@ TEST_CASE("a dip or hump is told with the channels that moved there and why they
     dip.bend("torque", 5000, 600, -5.0);
     auto events = findEvents(dip.table, dip.curve(), {});
     REQUIRE(events.size() == 1);
-    CHECK(events[0].kind == "dip");
+    CHECK(events[0].kind == EventKind::Dip);
     CHECK(isRemark(events[0]));
     CHECK(events[0].size == Approx(-0.05).margin(0.025));
     CHECK(events[0].why.find("near 50") != std::string::npos);
@@ -183,7 +183,7 @@ TEST_CASE("a dip or hump is told with the channels that moved there and why they
     CHECK(events.back().why.find("in the other pulls too") != std::string::npos);
     Sketch hump;
     hump.bend("torque", 5000, 600, 5.0);
-    CHECK(findEvents(hump.table, hump.curve(), {}).front().kind == "hump");
+    CHECK(findEvents(hump.table, hump.curve(), {}).front().kind == EventKind::Hump);
 }
 
 TEST_CASE("torque that scatters more than the others' is wiring") {
@@ -197,21 +197,22 @@ TEST_CASE("torque that scatters more than the others' is wiring") {
 
 TEST_CASE("what is offered: the larger part that is left, or to set aside; nothing for a remark") {
     const Curve curve = Sketch().curve();
-    const auto at = [](const char* kind, double low, double high) {
+    const auto at = [](EventKind kind, double low, double high) {
         return Event{kind, {low, high}, 0.0, 0.0, 0.1, "why"};
     };
-    const EventRemedy top = remedyFor(at("breakup", 6500, 7400), curve);
+    const EventRemedy top = remedyFor(at(EventKind::Breakup, 6500, 7400), curve);
     REQUIRE(top.trimTo);
     CHECK(top.trimTo->high == Approx(6450.0).margin(10.0));
     CHECK(top.trimTo->low < 2600.0);
     CHECK(top.setAside);
     CHECK(top.reason == "breakup");
-    const EventRemedy bottom = remedyFor(at("mixture", 2600, 3200), curve);
+    const EventRemedy bottom = remedyFor(at(EventKind::Mixture, 2600, 3200), curve);
     REQUIRE(bottom.trimTo);
     CHECK(bottom.trimTo->low == Approx(3250.0).margin(10.0));
-    CHECK_FALSE(remedyFor(at("knock", 4500, 5600), curve).trimTo); // less than half would be left on either side
-    CHECK(remedyFor(at("knock", 4500, 5600), curve).setAside);
-    CHECK_FALSE(remedyFor(at("frozen", 2600, 3000), curve).trimTo); // a trim does not mend a channel
-    CHECK_FALSE(remedyFor(at("limiter", 7500, 7500), curve).setAside);
-    CHECK(remedyFor({"wrong_unit", {2500, 7500}, 0, 0, 1.36, ""}, curve).units.size() >= 1);
+    CHECK_FALSE(
+        remedyFor(at(EventKind::Knock, 4500, 5600), curve).trimTo); // less than half would be left on either side
+    CHECK(remedyFor(at(EventKind::Knock, 4500, 5600), curve).setAside);
+    CHECK_FALSE(remedyFor(at(EventKind::Frozen, 2600, 3000), curve).trimTo); // a trim does not mend a channel
+    CHECK_FALSE(remedyFor(at(EventKind::Limiter, 7500, 7500), curve).setAside);
+    CHECK(remedyFor({EventKind::WrongUnit, {2500, 7500}, 0, 0, 1.36, ""}, curve).units.size() >= 1);
 }

@@ -4,7 +4,7 @@
 // A small guard on the intervals: the whole study is tools/coverage.cpp. Limits are three binomial standard deviations
 // around the nominal 95 % of 120 days, so that an honest method passes and a broken one does not.
 
-#include "core/compare/contrast.h"
+#include "core/fit/contrast.h"
 #include "fit_support.h"
 
 #include <catch2/catch.hpp>

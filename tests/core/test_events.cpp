@@ -62,8 +62,6 @@ TEST_CASE("an event carries its place, its size and its reason") {
     CHECK(events[0].range_rpm.low == Approx(2500.0 + 500.0 * 6.0).margin(125.0)); // six seconds into the sweep
     CHECK(events[0].size == Approx(0.15).margin(0.01));
     CHECK(events[0].why.find("falls by 15 %") != std::string::npos);
-    CHECK(eventTitle("boost_low") == "boost low");
-    CHECK(eventTitle("absorber_full") == "absorber full");
 }
 
 TEST_CASE("boost is held against the other pulls of the build, whatever the weather") {

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/compare/contrast.h"
-#include "core/compare/flags.h"
+#include "core/fit/contrast.h"
+#include "core/fit/flags.h"
 #include "fit_support.h"
 #include "support.h"
 

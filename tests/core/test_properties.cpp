@@ -10,7 +10,7 @@
 #include <rapidcheck.h>
 #include <rapidcheck/catch.h>
 
-#include "core/compare/contrast.h"
+#include "core/fit/contrast.h"
 
 using namespace hillrun;
 

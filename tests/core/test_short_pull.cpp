@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/compare/short_pull.h"
+#include "core/answer/short_pull.h"
 
 #include "core/compare/analyse.h"
 #include "core/compare/judge.h"
@@ -23,7 +23,7 @@ void cut(FitInput& fit, size_t pull, double low, double high) {
                 std::numeric_limits<double>::quiet_NaN();
 }
 
-std::optional<ShortPull> found(const FitInput& fit) {
+std::optional<ShortReach> found(const FitInput& fit) {
     return findShortPull(fit, std::vector<char>(fit.pulls.size(), 1));
 }
 
@@ -34,14 +34,14 @@ TEST_CASE("the pull that shortens the shared range, as a table") {
         const char* what;
         size_t pull;
         double low, high;
-        std::optional<ShortPull> expected;
+        std::optional<ShortReach> expected;
     };
     // The sketch reaches from 2500 to 7000 rpm.
     const Row rows[] = {
-        {"ends early", 4, 2500.0, 3700.0, ShortPull{"p5", true, 3700.0, 7000.0}},
-        {"begins late", 2, 4000.0, 7000.0, ShortPull{"p3", false, 4000.0, 2500.0}},
+        {"ends early", 4, 2500.0, 3700.0, ShortReach{4, true, 3700.0, 7000.0}},
+        {"begins late", 2, 4000.0, 7000.0, ShortReach{2, false, 4000.0, 2500.0}},
         {"a little short", 4, 2500.0, 6700.0, std::nullopt}, // 300 of 4500 rpm
-        {"short enough", 4, 2500.0, 6500.0, ShortPull{"p5", true, 6500.0, 7000.0}},
+        {"short enough", 4, 2500.0, 6500.0, ShortReach{4, true, 6500.0, 7000.0}},
         {"just under a tenth", 4, 2500.0, 6600.0, std::nullopt}, // 400 of 4500 rpm
         {"whole", 4, 2500.0, 7000.0, std::nullopt},
     };
@@ -59,7 +59,7 @@ TEST_CASE("two that end together are no single pull's doing, of two the shorter 
     cut(fit, 4, 2500.0, 4000.0);
     CHECK_FALSE(found(fit));
     cut(fit, 4, 2500.0, 3000.0);
-    CHECK(found(fit) == ShortPull{"p5", true, 3000.0, 4000.0});
+    CHECK(found(fit) == ShortReach{4, true, 3000.0, 4000.0});
 }
 
 TEST_CASE("the only pull of its build is not named, nor one that does not count") {

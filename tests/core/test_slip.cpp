@@ -139,8 +139,8 @@ TEST_CASE("weather that cannot be is said of the whole day") {
     const auto warnings = [](const TestDay& day) {
         DrawCache cache;
         std::string out;
-        for (const std::string& text : dayWarnings(day, analyse(day, {}, cache)))
-            out += text + "\n";
+        for (const DayDoubt& doubt : dayDoubts(day, analyse(day, {}, cache)))
+            out += doubt.text + "\n";
         return out;
     };
     TestDay day = readDay(test::demoDay());
@@ -159,6 +159,35 @@ TEST_CASE("weather that cannot be is said of the whole day") {
     CHECK(warnings(day).find("p01: ") != std::string::npos);
 }
 
+TEST_CASE("each doubt of a day offers what answers it") {
+    const auto doubts = [](const TestDay& day) {
+        DrawCache cache;
+        return dayDoubts(day, analyse(day, {}, cache));
+    };
+    const TestDay good = readDay(test::demoDay());
+    TestDay day = good;
+    day.pulls[5].weather->pressure_pa += 3700.0;
+    const auto odd = doubts(day);
+    REQUIRE(odd.size() == 1);
+    CHECK(odd[0].kind == DoubtKind::Pressure);
+    CHECK(odd[0].pulls == std::vector<std::string>{"p06"});
+    CHECK(odd[0].setAside == odd[0].pulls);
+    CHECK(*odd[0].pressure_kpa ==
+          Approx(0.5 * (*stationPressure_kpa(good.pulls[4]) + *stationPressure_kpa(good.pulls[6]))));
+    day.pulls[5].weather->pressure_pa = 1000.0 * *odd[0].pressure_kpa;
+    CHECK(doubts(day).empty());
+
+    TestDay high = good;
+    high.cell.altitude_m = 1000.0;
+    const auto sea = doubts(high);
+    REQUIRE(sea.size() == 1);
+    CHECK(sea[0].kind == DoubtKind::SeaLevel);
+    CHECK(sea[0].pulls.size() == good.pulls.size() - 1); // one is set aside
+    CHECK(sea[0].setAside.empty());
+    // 89.875 kPa at 1000 m, 101.325 at sea level: ISO 2533 table
+    CHECK(*sea[0].pressure_kpa == Approx(*stationPressure_kpa(good.pulls[0]) * 89.875 / 101.325).epsilon(1e-4));
+}
+
 TEST_CASE("a base that still settles in its first set is said of the whole day") {
     sim::CellSpec spec = pullsOfA(5);
     const auto warnings = [&](double climb_pct) {
@@ -167,8 +196,8 @@ TEST_CASE("a base that still settles in its first set is said of the whole day")
             day.pulls[i].torqueFactor = 1.0 + 0.01 * climb_pct * static_cast<double>(i);
         DrawCache cache;
         std::string out;
-        for (const std::string& text : dayWarnings(day, analyse(day, {}, cache)))
-            out += text;
+        for (const DayDoubt& doubt : dayDoubts(day, analyse(day, {}, cache)))
+            out += doubt.text;
         return out;
     };
     CHECK(warnings(0.0).empty());

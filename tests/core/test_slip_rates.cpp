@@ -96,9 +96,10 @@ TEST_CASE("every fault of the simulated cell is named on the slip") {
             const PullSlip slip = slipOfLast(spec, 5000 + static_cast<unsigned>(i));
             bool found = false;
             for (const Event& event : slip.events) {
-                found = found || event.kind == one.event;
-                if (event.kind != one.event)
-                    others.insert(event.kind);
+                const std::string kind = eventKindInfo(event.kind).name;
+                found = found || kind == one.event;
+                if (kind != one.event)
+                    others.insert(kind);
             }
             named += found && (slip.suspicious || one.event == std::string_view("hump") ||
                                one.event == std::string_view("dip"))

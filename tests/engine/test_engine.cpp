@@ -7,6 +7,7 @@
 #include "core/slip/day_events.h"
 #include "core/slip/day_warnings.h"
 #include "engine/day_engine.h"
+#include "engine/lean_day.h"
 #include "formats/answers_json.h"
 #include "formats/day_store.h"
 #include "support.h"
@@ -25,8 +26,7 @@ std::string anew(const TestDay& day, const AnalysisSettings& settings) {
     DrawCache cache;
     DayAnalysis analysis = analyse(day, settings, cache);
     addEvents(day, analysis.pulls);
-    const auto warnings = dayWarnings(day, analysis);
-    analysis.notes.insert(analysis.notes.begin(), warnings.begin(), warnings.end());
+    analysis.doubts = dayDoubts(day, analysis);
     return analyseAnswer(analysis).dump();
 }
 
@@ -246,4 +246,45 @@ TEST_CASE("workers do every piece once, hear a stop and hand on the first failur
         CHECK(caught == "3");
         CHECK(workers.forEach(3, [](size_t) {})); // and goes on working
     }
+}
+
+TEST_CASE("a day whose rows are not held gives the same answer to the digit") {
+    for (const auto& path : {test::demoDay(), test::rollerDay(), test::boostDay()}) {
+        TestDay day = readDay(path);
+        day.pulls[2].use = false;
+        AnalysisSettings settings;
+        settings.matters_pct = 1.0;
+        TestDay bare = day;
+        for (Pull& pull : bare.pulls)
+            pull.raw.reset();
+        std::atomic<int> reads = 0;
+        const LeanAnswer lean = analyseLean(bare, settings, [&](size_t number) {
+            ++reads;
+            return day.pulls[number];
+        });
+        CHECK(answerOf(*lean.analysis) == anew(day, settings));
+        CHECK(reads == 2 * static_cast<int>(day.pulls.size()));
+        for (const Pull& pull : lean.day.pulls)
+            CHECK_FALSE(pull.raw);
+    }
+}
+
+TEST_CASE("a pull that cannot be had is left out of a day that is not held, with its reason") {
+    const TestDay day = readDay(test::demoDay());
+    TestDay bare = day;
+    for (Pull& pull : bare.pulls)
+        pull.raw.reset();
+    const LeanAnswer lean = analyseLean(bare, {}, [&](size_t number) {
+        Pull pull = day.pulls[number];
+        if (number == 4) {
+            pull.raw.reset();
+            pull.problem = "it does not fit its checksum";
+        }
+        return pull;
+    });
+    CHECK(lean.analysis->pulls[4].whyLeftOut == "it does not fit its checksum");
+    CHECK_FALSE(lean.analysis->pulls[4].curve);
+    CHECK(lean.analysis->find("A", "B"));
+    CHECK_THROWS_AS(analyseLean(bare, {}, [](size_t) -> Pull { throw DataError(Problem::FileMissing, {}); }),
+                    DataError);
 }

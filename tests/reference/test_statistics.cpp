@@ -6,7 +6,7 @@
 //   b=[0,0,0,1,1,1,0,0,0] m=sm.OLS(y, column_stack([b==0, b==1, t-mean(t)])).fit(); m.t_test([-1,1,0]); m.params;
 //   m.conf_int() and the same without the time column for the first six.
 
-#include "core/compare/contrast.h"
+#include "core/fit/contrast.h"
 
 #include <catch2/catch.hpp>
 
@@ -24,7 +24,7 @@ FitInput firstPulls(size_t count) {
     input.logPower.resize(static_cast<Eigen::Index>(count), 4);
     for (size_t i = 0; i < count; ++i) {
         const int set = static_cast<int>(i / 3);
-        input.pulls.push_back({std::to_string(i), set % 2, kTimes[i], set});
+        input.pulls.push_back({set % 2, kTimes[i], set});
         input.logPower.row(static_cast<Eigen::Index>(i)).setConstant(kLevels[i]);
     }
     return input;

@@ -67,7 +67,7 @@ void markEvents(BoardContent& board, const PullResult& pull, const CheckView& vi
         const bool whole = event.range_rpm.high - event.range_rpm.low > 0.9 * (curve.rpm.back() - curve.rpm.front());
         if (whole || !std::isfinite(power_w))
             continue; // about the whole pull: the slip says it
-        const QString word = qs(eventTitle(event.kind));
+        const QString word = qs(eventKindInfo(event.kind).title);
         if (std::any_of(said.begin(), said.end(),
                         [&](const auto& other) { return other.second == word && std::abs(other.first - on) < 200.0; }))
             continue;

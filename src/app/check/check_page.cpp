@@ -217,6 +217,8 @@ void CheckPage::connectFindings() {
             [this](const RpmRange& window) { m_document.setWindow(m_selection.pull(), window); });
     connect(m_findings, &FindingList::setAsideWanted, this,
             [this](const QString& reason) { m_document.setAside({m_selection.pull()}, reason); });
+    connect(m_findings, &FindingList::answerWanted, this,
+            [this](const DoubtAnswer& answer) { answer.edit(m_document); });
     connect(m_findings, &FindingList::unitWanted, this,
             [this](double factor, const QString& words) { m_document.correctUnit(m_selection.pull(), factor, words); });
 }

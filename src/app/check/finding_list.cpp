@@ -91,6 +91,9 @@ void FindingList::addOffers(const Finding& finding, QVBoxLayout* row) {
     if (finding.remedy.setAside)
         offer(u"offerSetAside"_s, tr("Set aside"), tr("Leave the pull out with this reason"),
               [this, reason = qs(finding.remedy.reason)] { Q_EMIT setAsideWanted(reason); });
+    if (finding.doubt)
+        for (const DoubtAnswer& answer : answersTo(*finding.doubt))
+            offer(u"offerAnswer"_s, answer.text, answer.tip, [this, answer] { Q_EMIT answerWanted(answer); });
     line->addStretch(1);
     if (buttons > 0)
         row->addLayout(line);

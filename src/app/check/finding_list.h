@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/check/findings.h"
+#include "app/document/doubt_answers.h"
 #include "app/look/theme.h"
 
 #include <QScrollArea>
@@ -26,6 +27,7 @@ Q_SIGNALS:
     void trimWanted(const hillrun::RpmRange& window);
     void setAsideWanted(const QString& reason);
     void unitWanted(double factor, const QString& words);
+    void answerWanted(const hillrun::DoubtAnswer& answer);
 
 private:
     void addRow(const Finding& finding, bool offers);

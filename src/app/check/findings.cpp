@@ -23,10 +23,16 @@ QString sentence(const std::string& text) {
     return out;
 }
 
+bool isSaid(const std::vector<Finding>& said, const SlipLine& line) {
+    return line.kind == "weather" && std::any_of(said.begin(), said.end(), [](const Finding& finding) {
+               return finding.doubt && finding.doubt->kind != DoubtKind::Settling;
+           });
+}
+
 /// The lines of the slip of one weight; an event with its place and what can be done about it.
 void addSlip(std::vector<Finding>& out, const PullSlip& slip, const PullResult& result, SlipWeight weight) {
     for (const SlipLine& line : slip.lines) {
-        if (line.weight != weight)
+        if (line.weight != weight || isSaid(out, line))
             continue;
         Finding finding{line.weight, qs(line.text), {}, {}};
         if (line.event && result.curve) {
@@ -81,6 +87,8 @@ std::vector<Finding> findingsOf(const TestDay& day, const DayAnalysis& analysis,
         return out;
     if (!result->used)
         out.push_back({SlipWeight::Note, QObject::tr("Left out: %1").arg(qs(result->whyLeftOut)), {}, {}});
+    for (const DayDoubt& doubt : analysis.doubtsAbout(id))
+        out.push_back({SlipWeight::Warning, qs(doubt.text), {}, {}, doubt});
     const PullSlip slip = pullSlip(day, analysis, id);
     addSlip(out, slip, *result, SlipWeight::Warning);
     for (const PullFlag& flag : result->flags)
@@ -106,7 +114,7 @@ QString remarksOf(const PullResult* result) {
     if (result->curve) {
         for (const Event& event : result->events)
             if (!isRemark(event))
-                out << qs(eventTitle(event.kind));
+                out << qs(eventKindInfo(event.kind).title);
         for (const Trim& trim : result->curve->sweep().trims)
             if (trim.reason == TrimReason::ByHand) // the program's own trims are events, when they are news
                 out << QString::fromUtf8(trimReasonText(trim.reason));

@@ -19,6 +19,7 @@ struct Finding {
     QString text;
     std::optional<double> at_rpm; ///< where to look
     EventRemedy remedy;
+    std::optional<DayDoubt> doubt{}; ///< of the whole day, that this pull is part of
 };
 
 /// Warnings first, then what fits. `trims` and the basis of its figures come last.

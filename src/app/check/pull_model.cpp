@@ -108,7 +108,8 @@ QVariant PullModel::data(const QModelIndex& index, int role) const {
     case NewSetRole:
         return row > 0 && m_sets[m_order[row]] != m_sets[m_order[row - 1]];
     case FlaggedRole:
-        return result && result->used && (!result->flags.empty() || hasWarning(*result));
+        return result && result->used &&
+               (!result->flags.empty() || hasWarning(*result) || !analysis->doubtsAbout(result->id).empty());
     default:
         return {};
     }

@@ -90,13 +90,10 @@ QWidget* ComparePage::makeHead() {
     m_settle = makeLabel(u"settleText"_s, head);
     m_settle->setProperty("quiet", true);
     words->addWidget(m_settle);
-    m_shortOffer = new QPushButton(head);
-    m_shortOffer->setObjectName(u"shortOffer"_s);
-    m_shortOffer->setToolTip(
-        tr("Leave it out of the sums, so that the comparison reaches further; Ctrl+Z takes it back"));
+    m_offers = new PairOffers(m_document, head);
     row->addWidget(m_answerMark);
     row->addLayout(words, 1);
-    row->addWidget(m_shortOffer, 0, Qt::AlignTop);
+    row->addWidget(m_offers, 0, Qt::AlignTop);
     return head;
 }
 
@@ -213,12 +210,6 @@ void ComparePage::connectParts() {
             addBand({std::round(low / 50.0) * 50.0, std::round(high / 50.0) * 50.0});
         });
     }
-    connect(m_shortOffer, &QPushButton::clicked, this, [this] {
-        const auto analysis = m_document.analysis();
-        const Comparison* c = analysis ? analysis->find(m_selection.from(), m_selection.to()) : nullptr;
-        if (c && c->shortPull)
-            m_document.setAside({c->shortPull->pull}, tr("it shortens the range that all pulls share"));
-    });
     connect(m_school, &QComboBox::activated, &m_selection,
             [this](int index) { m_selection.setSchool(static_cast<CurveSchool>(index)); });
     connect(m_quantity, &QToolButton::clicked, &m_selection, [this] {
@@ -291,11 +282,11 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         m_answer->setText(tr("Nothing to compare yet: %1.").arg(qs(analysis->whyNoComparison)));
     else
         m_answer->setText(tr("Choose two builds with pulls in use."));
-    const bool offers = comparison && comparison->shortPull && m_document.mayEdit();
-    m_shortOffer->setVisible(offers);
-    if (offers)
-        m_shortOffer->setText(tr("Set %1 aside").arg(qs(comparison->shortPull->pull)));
+    m_offers->show(analysis, comparison);
     QStringList cautions;
+    if (analysis)
+        for (const DayDoubt& doubt : analysis->doubts)
+            cautions << qs(doubt.text).remove(QRegularExpression(u"\\.$"_s));
     const std::string settle = comparison ? settleText(*comparison, m_selection.units()) : std::string();
     m_settle->setText(qs(settle));
     m_settle->setVisible(!settle.empty());

@@ -6,6 +6,7 @@
 #include "app/compare/build_card.h"
 #include "app/compare/gain_ribbon.h"
 #include "app/compare/pair_claims.h"
+#include "app/compare/pair_offers.h"
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
 #include "app/shell/action_registry.h"
@@ -53,7 +54,7 @@ private:
     QWidget* m_tools = nullptr; ///< above the boards
     QWidget* m_swap = nullptr;
     QLabel* m_answer = nullptr;
-    QPushButton* m_shortOffer = nullptr; ///< sets the pull aside that shortens the range
+    PairOffers* m_offers = nullptr;
     QLabel* m_caution = nullptr;
     QLabel* m_settle = nullptr; ///< what would settle what is open
     PairClaims* m_claims = nullptr;

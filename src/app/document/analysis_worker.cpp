@@ -4,7 +4,8 @@
 
 namespace hillrun {
 
-AnalysisWorker::AnalysisWorker(Done done) : m_done(std::move(done)), m_thread([this] { run(); }) {}
+AnalysisWorker::AnalysisWorker(Done done, Progressed progressed)
+    : m_done(std::move(done)), m_progressed(std::move(progressed)), m_thread([this] { run(); }) {}
 
 AnalysisWorker::~AnalysisWorker() {
     {
@@ -41,7 +42,8 @@ void AnalysisWorker::run() {
         }
         std::shared_ptr<const DayAnalysis> result;
         try {
-            result = m_engine.analyse(question.day, question.settings, stop);
+            const auto progress = [&](double share) { m_progressed(question.number, share); };
+            result = m_engine.analyse(question.day, question.settings, stop, progress);
         } catch (const std::exception& error) { // settings that do not fit this day; no memory
             auto failed = std::make_shared<DayAnalysis>();
             failed->settings = question.settings;

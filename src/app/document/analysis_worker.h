@@ -16,11 +16,12 @@
 namespace hillrun {
 
 /// Works days out on its own thread: a newer question stops the one under way and drops those that wait. Its destructor
-/// stops and waits. `done` is called on the worker's thread.
+/// stops and waits. `done` and `progressed` are called on the worker's thread.
 class AnalysisWorker {
 public:
     using Done = std::function<void(quint64 number, std::shared_ptr<const DayAnalysis>)>;
-    explicit AnalysisWorker(Done done);
+    using Progressed = std::function<void(quint64 number, double share)>;
+    AnalysisWorker(Done done, Progressed progressed);
     ~AnalysisWorker();
     AnalysisWorker(const AnalysisWorker&) = delete;
     AnalysisWorker& operator=(const AnalysisWorker&) = delete;
@@ -36,6 +37,7 @@ private:
     void run();
 
     Done m_done;
+    Progressed m_progressed;
     DayEngine m_engine;
     std::mutex m_mutex;
     std::condition_variable m_wake;

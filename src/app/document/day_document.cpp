@@ -9,6 +9,7 @@
 
 #include <algorithm>
 #include <chrono>
+#include <cmath>
 #include <QUndoCommand>
 
 namespace fs = std::filesystem;
@@ -17,7 +18,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr int kUndoKept = 200; ///< every edit costs a list of all pulls: days of hundreds must not fill the memory
+constexpr int kUndoKept = 200;
 
 std::string utcNowText() {
     return isoTimeOf(std::chrono::duration<double>(std::chrono::system_clock::now().time_since_epoch()).count());
@@ -25,27 +26,57 @@ std::string utcNowText() {
 
 } // namespace
 
-/// An edit as the day before and after. Raw tables are shared, and so is each state between two edits.
+/// An edit as what it changed: the day before and after without the pulls that stayed the same. Raw tables are shared.
 class DayEdit : public QUndoCommand {
 public:
-    using State = std::shared_ptr<const TestDay>;
-    DayEdit(DayDocument& document, const QString& what, State before, State after)
-        : QUndoCommand(what), m_document(document), m_before(std::move(before)), m_after(std::move(after)) {}
-    void undo() override { m_document.setState(m_before); }
-    void redo() override { m_document.setState(m_after); }
+    DayEdit(DayDocument& document, const QString& what, const TestDay& before, TestDay after)
+        : QUndoCommand(what), m_document(document), m_before(before), m_after(std::move(after)) {
+        const auto longest = std::min(m_before.pulls.size(), m_after.pulls.size());
+        while (m_firstPull < longest && m_before.pulls[m_firstPull] == m_after.pulls[m_firstPull])
+            ++m_firstPull;
+        size_t same = 0; // at the end
+        while (same < longest - m_firstPull &&
+               m_before.pulls[m_before.pulls.size() - 1 - same] == m_after.pulls[m_after.pulls.size() - 1 - same])
+            ++same;
+        keepOnly(m_before.pulls, same);
+        keepOnly(m_after.pulls, same);
+    }
+    void undo() override { swap(m_after, m_before); }
+    void redo() override { swap(m_before, m_after); }
 
 private:
+    void keepOnly(std::vector<Pull>& pulls, size_t sameAtEnd) const {
+        pulls = {pulls.begin() + static_cast<long>(m_firstPull), pulls.end() - static_cast<long>(sameAtEnd)};
+    }
+    void swap(const TestDay& from, const TestDay& to) {
+        std::vector<Pull> pulls = m_document.m_state.pulls;
+        const auto at = pulls.begin() + static_cast<long>(m_firstPull);
+        pulls.insert(pulls.erase(at, at + static_cast<long>(from.pulls.size())), to.pulls.begin(), to.pulls.end());
+        TestDay state = to;
+        state.pulls = std::move(pulls);
+        m_document.setState(std::move(state));
+    }
+
     DayDocument& m_document;
-    State m_before;
-    State m_after;
+    TestDay m_before;
+    TestDay m_after;
+    size_t m_firstPull = 0; ///< number of the first pull that the edit touched
 };
 
-DayDocument::DayDocument(QObject* parent) : QObject(parent), m_state(std::make_shared<const TestDay>()) {
+DayDocument::DayDocument(QObject* parent) : QObject(parent) {
     m_undo.setUndoLimit(kUndoKept);
-    m_worker = std::make_unique<AnalysisWorker>([this](quint64 number, std::shared_ptr<const DayAnalysis> result) {
-        QMetaObject::invokeMethod(
-            this, [this, number, result] { take(number, result); }, Qt::QueuedConnection);
-    });
+    m_worker = std::make_unique<AnalysisWorker>(
+        [this](quint64 number, std::shared_ptr<const DayAnalysis> result) {
+            QMetaObject::invokeMethod(
+                this, [this, number, result] { take(number, result); }, Qt::QueuedConnection);
+        },
+        [this](quint64 number, double share) {
+            const auto say = [this, number, share] {
+                if (number == m_asked && isBusy())
+                    Q_EMIT progressed(share);
+            };
+            QMetaObject::invokeMethod(this, say, Qt::QueuedConnection);
+        });
     m_keeper = std::make_unique<KeepWorker>(keptRoot(), [this](const std::string& why) {
         QMetaObject::invokeMethod(
             this, [this, words = QString::fromStdString(why)] { Q_EMIT notKept(words); }, Qt::QueuedConnection);
@@ -79,7 +110,7 @@ void DayDocument::show(TestDay day, const fs::path& path, const std::string& sta
     else
         setAccess(DayAccess::NotWritable, QString::fromStdString(m_lock.problem()));
     m_analysis.reset();
-    setState(std::make_shared<const TestDay>(std::move(day)));
+    setState(std::move(day));
 }
 
 void DayDocument::close() {
@@ -87,6 +118,7 @@ void DayDocument::close() {
     m_keeper->leave();
     m_undo.clear();
     m_open = false;
+    m_state = {};
     m_day = {};
     m_path.clear();
     m_stamp.clear();
@@ -134,7 +166,7 @@ bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>&
         Q_EMIT editRefused();
         return false;
     }
-    m_undo.push(new DayEdit(*this, what, m_state, std::make_shared<const TestDay>(std::move(after))));
+    m_undo.push(new DayEdit(*this, what, m_state, std::move(after)));
     keep();
     return true;
 }
@@ -147,9 +179,9 @@ void DayDocument::setSettings(const AnalysisSettings& settings) {
     ask();
 }
 
-void DayDocument::setState(std::shared_ptr<const TestDay> state) {
+void DayDocument::setState(TestDay state) {
     m_state = std::move(state);
-    m_day = *m_state;
+    m_day = m_state;
     m_dismissed = false;
     nameStored(m_day);
     Q_EMIT dayChanged();
@@ -322,6 +354,17 @@ void DayDocument::setWindow(const std::string& id, const std::optional<RpmRange>
          [&](TestDay& day) {
              if (Pull* pull = findPull(day, id))
                  pull->window_rpm = window;
+         });
+}
+
+void DayDocument::setPressure(const std::vector<std::string>& pulls, double pressure_kpa) {
+    edit(tr("Take %1 kPa for %2")
+             .arg(pressure_kpa, 0, 'f', 2)
+             .arg(QString::fromStdString(pulls.size() == 1 ? pulls.front() : "pulls")),
+         [&](TestDay& day) {
+             for (const std::string& id : pulls)
+                 if (Pull* pull = findPull(day, id); pull && pull->weather)
+                     pull->weather->pressure_pa = std::round(pressure_kpa * 100.0) * 10.0;
          });
 }
 

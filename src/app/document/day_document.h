@@ -73,6 +73,8 @@ public:
     void setAside(const std::vector<std::string>& pulls, const QString& reason);
     void takeBack(const std::vector<std::string>& pulls);
     void setWindow(const std::string& pull, const std::optional<RpmRange>& window);
+    /// Another air pressure for pulls whose barometer was read wrong.
+    void setPressure(const std::vector<std::string>& pulls, double pressure_kpa);
     /// Works the day out as if the pull were trimmed so, while an edge is dragged; no edit. Each answer comes by
     /// `analysisReady`, the newest try after the last answer, until `setWindow` (or any other edit) ends it.
     void tryWindow(const std::string& pull, const RpmRange& window);
@@ -84,13 +86,14 @@ Q_SIGNALS:
     void settingsChanged();
     void analysisReady();
     void busyChanged(bool busy);
+    void progressed(double share); ///< of the answer under way, 0 to 1
     void accessChanged();
     void editRefused();
     void notKept(const QString& why); ///< the state folder cannot take the edits
 
 private:
     friend class DayEdit;
-    void setState(std::shared_ptr<const TestDay> state);
+    void setState(TestDay state);
     void ask();
     void askTried();
     void take(quint64 number, const std::shared_ptr<const DayAnalysis>& analysis);
@@ -101,8 +104,8 @@ private:
     void nameStored(TestDay& day) const;
     SavedDay writeTo(const std::filesystem::path& target);
 
-    std::shared_ptr<const TestDay> m_state; ///< as the undo stack holds it
-    TestDay m_day;                          ///< the same, with the places of its rows as they are now
+    TestDay m_state; ///< as the undo stack knows it
+    TestDay m_day;   ///< the same, with the places of its rows as they are now
     std::filesystem::path m_path;
     bool m_open = false;
     bool m_dismissed = false; ///< nobody wants the edits that are not saved

@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/compare/comparison.h"
-#include "core/compare/flags.h"
+#include "core/fit/flags.h"
 #include "core/units/units.h"
 
 #include <QString>

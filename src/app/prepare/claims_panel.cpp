@@ -12,16 +12,14 @@ namespace hillrun {
 namespace {
 
 constexpr int kPairsInARow = 4;
-using Pair = std::pair<std::string, std::string>;
 
-/// The base to each other build, then each to its neighbour; and whatever else is named.
-std::vector<Pair> usualPairs(const TestDay& day) {
-    std::vector<Pair> out;
-    for (size_t i = 1; i < day.builds.size(); ++i)
-        out.emplace_back(day.builds[0].id, day.builds[i].id);
-    for (size_t i = 2; i < day.builds.size(); ++i)
-        out.emplace_back(day.builds[i - 1].id, day.builds[i].id);
-    for (const Pair& pair : day.plan.pairs)
+/// The usual pairs of the day, and those that were named.
+std::vector<BuildPair> pairsToOffer(const TestDay& day) {
+    std::vector<std::string> ids;
+    for (const Build& build : day.builds)
+        ids.push_back(build.id);
+    std::vector<BuildPair> out = usualPairs(ids);
+    for (const BuildPair& pair : day.plan.pairs)
         if (std::find(out.begin(), out.end(), pair) == out.end())
             out.push_back(pair);
     return out;
@@ -73,7 +71,7 @@ void ClaimsPanel::setUse() {
     });
 }
 
-void ClaimsPanel::togglePair(const Pair& pair, bool on) {
+void ClaimsPanel::togglePair(const BuildPair& pair, bool on) {
     m_document.edit(on ? tr("Name %1 to %2 beforehand").arg(qs(pair.first), qs(pair.second))
                        : tr("No longer name %1 to %2").arg(qs(pair.first), qs(pair.second)),
                     [&](TestDay& day) {
@@ -84,12 +82,12 @@ void ClaimsPanel::togglePair(const Pair& pair, bool on) {
 }
 
 void ClaimsPanel::refreshPairs() {
-    const auto usual = usualPairs(m_document.day());
+    const auto usual = pairsToOffer(m_document.day());
     if (usual != m_shown) {
         m_shown = usual;
         qDeleteAll(m_pairs->findChildren<QToolButton*>());
         for (size_t i = 0; i < m_shown.size(); ++i) {
-            const Pair pair = m_shown[i];
+            const BuildPair pair = m_shown[i];
             auto* button = new QToolButton(m_pairs);
             button->setObjectName(u"pair_%1_%2"_s.arg(qs(pair.first), qs(pair.second)));
             button->setText(u"%1 \u2192 %2"_s.arg(qs(pair.first), qs(pair.second)));

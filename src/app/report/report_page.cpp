@@ -67,6 +67,7 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
         button->setToolTip(action->toolTip());
         button->setProperty("main", QLatin1StringView(id) == "report.pdf"_L1);
         connect(button, &QPushButton::clicked, action, &QAction::trigger);
+        button->setEnabled(action->isEnabled());
         connect(action, &QAction::changed, button, [button, action] { button->setEnabled(action->isEnabled()); });
         column->addWidget(button);
     }

@@ -75,11 +75,9 @@ QString pullsText(const std::vector<LeftPull>& left) {
     return out.join(u"; "_s);
 }
 
-double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : 101.325; }
-
 bool canBeRead(const std::string& text, const Pull& pull) {
     try {
-        (void)readPullText(text, pull.file, ambientOf(pull));
+        (void)readPullText(text, pull.file, gaugeReference_kpa(pull));
         return true;
     } catch (const DataError&) {
         return false;
@@ -289,7 +287,8 @@ void DayOffers::offerAsItIs(const Pull& pull) {
 }
 
 void DayOffers::offerRepair(const Pull& pull) {
-    const RepairedPull repaired = repairPullText(pullFileText(pull, m_document.path()), pull.file, ambientOf(pull));
+    const RepairedPull repaired =
+        repairPullText(pullFileText(pull, m_document.path()), pull.file, gaugeReference_kpa(pull));
     m_notice.say(tr("%1 could not be read and is left out. It can be repaired (%2); its file stays as it is.")
                      .arg(qs(pull.id), qs(shownText(repaired.done))),
                  {answer(tr("Repair it"),

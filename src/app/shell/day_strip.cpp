@@ -111,7 +111,7 @@ StripLayout layoutStrip(const TestDay& day, const DayAnalysis* analysis, double 
         if (analysis && i < analysis->pulls.size()) {
             const PullResult& result = analysis->pulls[i];
             flag.used = result.used;
-            flag.flagged = !result.flags.empty();
+            flag.flagged = !result.flags.empty() || !analysis->doubtsAbout(result.id).empty();
             flag.height = flagHeight(result.bandMean_w, base, scale_pct, tallest);
             flag.factor = result.curve && result.curve->weatherKnown ? result.curve->air.factor : 0.0;
         }
@@ -334,6 +334,8 @@ QString DayStrip::tooltipOf(const StripFlag& flag) const {
             text += u"\n"_s + tr("left out: %1").arg(qs(result.whyLeftOut));
         for (const PullFlag& seen : result.flags)
             text += u"\n"_s + flagText(seen);
+        for (const DayDoubt& doubt : analysis->doubtsAbout(result.id))
+            text += u"\n"_s + qs(doubt.text);
     }
     return text;
 }

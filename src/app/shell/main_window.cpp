@@ -4,6 +4,7 @@
 
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
+#include "app/pull/links_dialog.h"
 #include "app/shell/command_search.h"
 #include "formats/day_store.h"
 
@@ -101,12 +102,12 @@ void MainWindow::declareDayActions() {
     add("edit.redo", tr("Redo"), QKeySequence(u"Ctrl+Shift+Z"_s), {}, [this] { m_document.undoStack().redo(); });
     add("report.pdf", tr("Print to PDF \u2026"), QKeySequence(u"Ctrl+P"_s), tr("The sheet as PDF"), [this] {
         m_files->exportTo(tr("Print to PDF"), u".pdf"_s, tr("PDF (*.pdf)"),
-                          [this](const fs::path& target) { m_report->exportPdf(target); });
+                          [this](const fs::path& target) { report().exportPdf(target); });
     });
     add("report.csv", tr("Table as CSV \u2026"), QKeySequence(u"Ctrl+E"_s), tr("Curves and differences as a table"),
         [this] {
             m_files->exportTo(tr("Write a table"), u".csv"_s, tr("Table (*.csv)"),
-                              [this](const fs::path& target) { m_report->exportCsv(target); });
+                              [this](const fs::path& target) { report().exportCsv(target); });
         });
     add("app.quit", tr("Quit"), QKeySequence(u"Ctrl+Q"_s), {}, [this] { close(); });
 }
@@ -128,11 +129,11 @@ void MainWindow::declareViewActions() {
         [this] { showPage(Page::Report); });
     add("page.bench", tr("Bench"), QKeySequence(u"Ctrl+9"_s), tr("The air calculator, and the day's weather"),
         [this] { showPage(Page::Bench); });
-    add("bench.air", tr("Air"), {}, tr("One condition under every standard"), [this] { m_bench->showAir(); });
+    add("bench.air", tr("Air"), {}, tr("One condition under every standard"), [this] { bench().showAir(); });
     add("bench.weather", tr("Weather of the day"), {}, tr("What the weather did, against the pulls"),
-        [this] { m_bench->showWeather(); });
+        [this] { bench().showWeather(); });
     add("check.use", tr("Set aside"), QKeySequence(u"S"_s), tr("Leave this pull out with a reason, or take it back"),
-        [this] { m_page == Page::Pull ? m_pull->askSetAside() : m_check->toggleUse(); });
+        [this] { m_page == Page::Pull ? pull().askSetAside() : check().toggleUse(); });
     declarePullActions();
     declareCheckActions();
     add("compare.swap", tr("Swap"), QKeySequence(u"X"_s), tr("Swap the two builds"),
@@ -153,21 +154,21 @@ void MainWindow::declareCheckActions() {
         m_actions->add({id, text, keys, tip}, this, run);
     };
     add("check.channels", tr("Channels"), QKeySequence(u"C"_s), tr("The control channels below the curves"),
-        [this] { m_check->showLower(CheckPage::Lower::Channels); });
+        [this] { check().showLower(CheckPage::Lower::Channels); });
     add("check.time", tr("Time"), QKeySequence(u"T"_s), tr("The pull over time below the curves, or its channels"),
-        [this] { m_check->toggleTimeView(); });
+        [this] { check().toggleTimeView(); });
     add("check.numbers", tr("Numbers"), QKeySequence(u"N"_s), tr("Numbers of all pulls shown, at the cursor"),
-        [this] { m_check->showLower(CheckPage::Lower::Numbers); });
+        [this] { check().showLower(CheckPage::Lower::Numbers); });
     add("check.raw", tr("Raw"), QKeySequence(u"R"_s), tr("The rows as recorded, or the smoothed curve"),
-        [this] { m_check->toggleRaw(); });
+        [this] { check().toggleRaw(); });
     add("check.beside", tr("Hold beside"), QKeySequence(u"H"_s),
-        tr("Keep this pull beside the next one you select, or let go of it"), [this] { m_check->toggleBeside(); });
+        tr("Keep this pull beside the next one you select, or let go of it"), [this] { check().toggleBeside(); });
     add("check.copy_picture", tr("Copy picture"), QKeySequence(u"Ctrl+Shift+C"_s),
-        tr("The boards as a picture, to paste elsewhere"), [this] { m_check->copyPicture(); });
+        tr("The boards as a picture, to paste elsewhere"), [this] { check().copyPicture(); });
     add("check.copy_table", tr("Copy table"), QKeySequence(u"Ctrl+C"_s),
-        tr("The numbers at the cursor as a table, to paste elsewhere"), [this] { m_check->copyTable(); });
+        tr("The numbers at the cursor as a table, to paste elsewhere"), [this] { check().copyTable(); });
     add("check.reset_trim", tr("Undo trim"), {}, tr("Let the program find the range again"),
-        [this] { m_check->resetTrim(); });
+        [this] { check().resetTrim(); });
 }
 
 void MainWindow::declarePullActions() {
@@ -176,16 +177,16 @@ void MainWindow::declarePullActions() {
         m_actions->add({id, text, keys, tip}, this, run);
     };
     add("prepare.article", tr("Day, cell and article \u2026"), {}, tr("What is on the dyno, and on which"),
-        [this] { m_prepare->editArticle(); });
+        [this] { prepare().editArticle(); });
     add("pull.arm", tr("Arm"), QKeySequence(u"A"_s), tr("Record the next pull by itself, or stop doing so"),
-        [this] { m_pull->toggleArm(); });
+        [this] { pull().toggleArm(); });
     add("pull.by_hand", tr("Start by hand"), QKeySequence(u"M"_s), tr("Begin or end a recording by hand"),
-        [this] { m_pull->toggleByHand(); });
+        [this] { pull().toggleByHand(); });
     add("pull.change", tr("Change build"), QKeySequence(u"B"_s), tr("Another build is fitted: note what was done"),
-        [this] { m_pull->askChange(); });
-    add("pull.keep", tr("Keep"), QKeySequence(u"K"_s), tr("The pull is good"), [this] { m_pull->keep(); });
+        [this] { pull().askChange(); });
+    add("pull.keep", tr("Keep"), QKeySequence(u"K"_s), tr("The pull is good"), [this] { pull().keep(); });
     add("pull.links", tr("Connections \u2026"), QKeySequence(u"Ctrl+L"_s), tr("The cell and the weather station"),
-        [this] { m_pull->editLinks(); });
+        [this] { pull().editLinks(); });
 }
 
 QMenu* MainWindow::makeDayMenu() {
@@ -222,16 +223,8 @@ void MainWindow::layOut() {
     m_rail = new StepRail(m_look, *m_actions, central);
     m_pages = new QStackedWidget(central);
     m_files = new DayFiles(this, m_dialogs, m_document, m_selection, m_settings, *m_notice);
-    m_prepare = new PreparePage(m_document, m_look, *m_actions, m_dialogs, m_repeatability, m_pages);
-    m_pull = new PullPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_settings, m_pages);
-    m_check = new CheckPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_pages);
-    m_compare = new ComparePage(m_document, m_selection, m_look, *m_actions, m_pages);
-    m_report = new ReportPage(m_document, m_selection, m_look, *m_actions, m_pages);
-    m_bench = new BenchPage(m_document, m_selection, m_look, *m_actions, m_pages);
-    for (QWidget* page :
-         {static_cast<QWidget*>(m_prepare), static_cast<QWidget*>(m_pull), static_cast<QWidget*>(m_check),
-          static_cast<QWidget*>(m_compare), static_cast<QWidget*>(m_report), static_cast<QWidget*>(m_bench)})
-        m_pages->addWidget(page);
+    for (size_t i = 0; i < std::size(kPages); ++i)
+        m_pages->addWidget(new QWidget(m_pages)); // holds the place of a page that is not made yet
     column->addWidget(m_topBar);
     column->addWidget(m_notice);
     column->addWidget(m_strip);
@@ -241,6 +234,83 @@ void MainWindow::layOut() {
     row->addWidget(m_pages, 1);
     column->addLayout(row, 1);
     setCentralWidget(central);
+}
+
+template <class Made> Made& MainWindow::placed(Made*& page, Page at, Made* made) {
+    page = made;
+    const int place = static_cast<int>(at);
+    const bool shown = m_pages->currentIndex() == place;
+    delete m_pages->widget(place);
+    m_pages->insertWidget(place, page);
+    if (shown)
+        m_pages->setCurrentIndex(place);
+    return *page;
+}
+
+PreparePage& MainWindow::prepare() {
+    return m_prepare ? *m_prepare
+                     : placed(m_prepare, Page::Prepare,
+                              new PreparePage(m_document, m_look, *m_actions, m_dialogs, m_repeatability, m_pages));
+}
+
+PullPage& MainWindow::pull() {
+    if (m_pull)
+        return *m_pull;
+    placed(m_pull, Page::Pull,
+           new PullPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_settings, m_pages));
+    connect(m_pull, &PullPage::needsPlace, this, [this] { m_files->saveAs(); });
+    connect(m_pull, &PullPage::stateChanged, this, &MainWindow::refreshActions);
+    return *m_pull;
+}
+
+CheckPage& MainWindow::check() {
+    if (m_check)
+        return *m_check;
+    placed(m_check, Page::Check, new CheckPage(m_document, m_selection, m_look, *m_actions, m_dialogs, m_pages));
+    m_check->restoreSplit(m_settings.get(settings::kCheckSplit));
+    return *m_check;
+}
+
+ComparePage& MainWindow::compare() {
+    if (m_compare)
+        return *m_compare;
+    placed(m_compare, Page::Compare, new ComparePage(m_document, m_selection, m_look, *m_actions, m_pages));
+    m_compare->restoreSplit(m_settings.get(settings::kCompareSplit));
+    return *m_compare;
+}
+
+ReportPage& MainWindow::report() {
+    return m_report
+               ? *m_report
+               : placed(m_report, Page::Report, new ReportPage(m_document, m_selection, m_look, *m_actions, m_pages));
+}
+
+BenchPage& MainWindow::bench() {
+    return m_bench ? *m_bench
+                   : placed(m_bench, Page::Bench, new BenchPage(m_document, m_selection, m_look, *m_actions, m_pages));
+}
+
+void MainWindow::make(Page page) {
+    switch (page) {
+    case Page::Prepare:
+        prepare();
+        break;
+    case Page::Pull:
+        pull();
+        break;
+    case Page::Check:
+        check();
+        break;
+    case Page::Compare:
+        compare();
+        break;
+    case Page::Report:
+        report();
+        break;
+    case Page::Bench:
+        bench();
+        break;
+    }
 }
 
 void MainWindow::connectDocument() {
@@ -258,6 +328,7 @@ void MainWindow::connectDocument() {
         refreshActions();
     });
     connect(&m_document, &DayDocument::busyChanged, m_topBar, &TopBar::setBusy);
+    connect(&m_document, &DayDocument::progressed, m_topBar, &TopBar::setProgress);
     connect(&m_document.undoStack(), &QUndoStack::indexChanged, this, [this] {
         refreshTitle();
         refreshActions();
@@ -275,8 +346,6 @@ void MainWindow::connectDocument() {
     connect(m_files, &DayFiles::begun, this, [this] { showPage(Page::Prepare); });
     connect(m_files, &DayFiles::imported, this, [this] { showPage(Page::Check); });
     connect(m_files, &DayFiles::stored, this, &MainWindow::refreshActions);
-    connect(m_pull, &PullPage::needsPlace, this, [this] { m_files->saveAs(); });
-    connect(m_pull, &PullPage::stateChanged, this, &MainWindow::refreshActions);
     connect(&m_look, &Look::changed, this, [this] {
         qApp->setStyleSheet(m_look.styleSheet());
         m_actions->get("compare.swap")->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink));
@@ -288,8 +357,6 @@ void MainWindow::restoreState() {
     m_actions->get("compare.swap")->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink));
     setDark(m_settings.get(settings::kDark));
     restoreGeometry(m_settings.get(settings::kGeometry));
-    m_compare->restoreSplit(m_settings.get(settings::kCompareSplit));
-    m_check->restoreSplit(m_settings.get(settings::kCheckSplit));
     AnalysisSettings analysis;
     try {
         analysis.reduce.standard = standardNamed(m_settings.get(settings::kStandard).toStdString());
@@ -300,7 +367,9 @@ void MainWindow::restoreState() {
         analysis.reduce.smoothing_rpm = smoothing;
     m_document.setSettings(analysis);
     m_selection.setUnits(kUnits[std::clamp(m_settings.get(settings::kUnits), 0, 2)]);
-    m_pull->useKeptLinks();
+    const auto links = keptLinks(m_settings);
+    if (std::any_of(links.begin(), links.end(), [](const NamedLink& link) { return link.inUse; }))
+        pull().useKeptLinks();
     const QString wanted = m_settings.get(settings::kPage);
     Page page = Page::Compare;
     for (const auto& [name, value] : kPages)
@@ -312,8 +381,10 @@ void MainWindow::restoreState() {
 void MainWindow::rememberState() {
     m_settings.set(settings::kGeometry, saveGeometry());
     m_settings.set(settings::kDark, m_look.theme().dark);
-    m_settings.set(settings::kCompareSplit, m_compare->splitState());
-    m_settings.set(settings::kCheckSplit, m_check->splitState());
+    if (m_compare)
+        m_settings.set(settings::kCompareSplit, m_compare->splitState());
+    if (m_check)
+        m_settings.set(settings::kCheckSplit, m_check->splitState());
     m_settings.set(settings::kStandard, QString::fromUtf8(standardInfo(m_document.settings().reduce.standard).name));
     m_settings.set(settings::kSmoothing, m_document.settings().reduce.smoothing_rpm);
     for (int i = 0; i < 3; ++i)
@@ -337,6 +408,7 @@ void MainWindow::keepForLater() {
 
 void MainWindow::showPage(Page page) {
     m_page = page;
+    make(page);
     m_pages->setCurrentIndex(static_cast<int>(page));
     m_rail->setCurrent(static_cast<int>(page));
     refreshActions();
@@ -367,12 +439,14 @@ WindowState MainWindow::state() const {
     out.pullSelected = pull != nullptr;
     out.pullTrimmed = pull && pull->window_rpm.has_value();
     out.pairShown = m_document.day().builds.size() >= 2;
-    out.linked = m_pull->hasLinks();
     out.buildKnown = !m_document.day().builds.empty();
-    out.slipShown = m_pull->hasSlip();
-    out.slipOpen = !m_pull->flow().slipAnswered();
-    const RecorderState recorder = m_pull->service().now()->recorder;
-    out.pulling = recorder == RecorderState::Running || recorder == RecorderState::Ending;
+    if (m_pull) {
+        out.linked = m_pull->hasLinks();
+        out.slipShown = m_pull->hasSlip();
+        out.slipOpen = !m_pull->flow().slipAnswered();
+        const RecorderState recorder = m_pull->service().now()->recorder;
+        out.pulling = recorder == RecorderState::Running || recorder == RecorderState::Ending;
+    }
     out.canUndo = m_document.undoStack().canUndo();
     out.canRedo = m_document.undoStack().canRedo();
     out.page = m_page;
@@ -383,7 +457,7 @@ void MainWindow::refreshActions() {
     const WindowState now = state();
     for (QAction* action : m_actions->all())
         action->setEnabled(actionEnabled(action->objectName().toStdString(), now));
-    m_actions->get("pull.arm")->setText(m_pull->flow().armed() ? tr("Disarm") : tr("Arm"));
+    m_actions->get("pull.arm")->setText(m_pull && m_pull->flow().armed() ? tr("Disarm") : tr("Arm"));
     m_actions->get("pull.by_hand")->setText(now.pulling ? tr("End by hand") : tr("Start by hand"));
     if (now.page == Page::Pull)
         m_actions->get("check.use")->setText(tr("Set aside"));

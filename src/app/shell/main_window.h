@@ -42,7 +42,7 @@ public:
     void setDark(bool dark);
     [[nodiscard]] DayDocument& document() { return m_document; }
     [[nodiscard]] Selection& selection() { return m_selection; }
-    [[nodiscard]] PullPage& pullPage() { return *m_pull; }
+    [[nodiscard]] PullPage& pullPage() { return pull(); }
     [[nodiscard]] Page page() const { return m_page; }
 
 protected:
@@ -58,6 +58,15 @@ private:
     void declarePullActions();
     QMenu* makeDayMenu();
     void layOut();
+    // A page is made when it is first needed.
+    PreparePage& prepare();
+    PullPage& pull();
+    CheckPage& check();
+    ComparePage& compare();
+    ReportPage& report();
+    BenchPage& bench();
+    void make(Page page);
+    template <class Made> Made& placed(Made*& page, Page at, Made* made);
     void connectDocument();
     void restoreState();
     void rememberState();
@@ -79,7 +88,7 @@ private:
     StepRail* m_rail = nullptr;
     QStackedWidget* m_pages = nullptr;
     DayFiles* m_files = nullptr;
-    PreparePage* m_prepare = nullptr;
+    PreparePage* m_prepare = nullptr; ///< pages: null until they are needed
     PullPage* m_pull = nullptr;
     CheckPage* m_check = nullptr;
     ComparePage* m_compare = nullptr;

@@ -5,6 +5,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
 
+#include <cmath>
 #include <QHBoxLayout>
 #include <QSignalBlocker>
 
@@ -51,6 +52,8 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     QSizePolicy keepsRoom = m_busy->sizePolicy();
     keepsRoom.setRetainSizeWhenHidden(true); // nothing jumps while a figure is worked out
     m_busy->setSizePolicy(keepsRoom);
+    m_busy->setText(tr("working \u2026 100\u00A0%"));
+    m_busy->setMinimumWidth(m_busy->sizeHint().width());
     m_busy->setVisible(false);
     row->addWidget(wordmark);
     row->addSpacing(10);
@@ -169,6 +172,13 @@ void TopBar::setTitle(const QString& title, bool modified) {
     m_title->setFullText(modified ? title + tr(" \u00B7 edited") : title);
 }
 
-void TopBar::setBusy(bool busy) { m_busy->setVisible(busy); }
+void TopBar::setBusy(bool busy) {
+    m_busy->setText(tr("working \u2026"));
+    m_busy->setVisible(busy);
+}
+
+void TopBar::setProgress(double share) {
+    m_busy->setText(tr("working \u2026 %1\u00A0%").arg(std::lround(100.0 * share)));
+}
 
 } // namespace hillrun

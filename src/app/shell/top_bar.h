@@ -23,6 +23,7 @@ public:
            QWidget* parent = nullptr);
     void setTitle(const QString& title, bool modified);
     void setBusy(bool busy);
+    void setProgress(double share);
 
 private:
     QComboBox* makeChoice(const QString& name, const QString& label, const QString& tip);

@@ -33,21 +33,22 @@ AirPanel::AirPanel(DayDocument& document, Selection& selection, Look& look, QWid
     scroll->setFixedWidth(344);
     row->addWidget(scroll);
     row->addWidget(makeAnswer(), 1);
-    connect(&m_document, &DayDocument::dayChanged, this, [this] {
-        refreshPulls();
-        takeEngine();
-        if (m_document.path() != m_shownDay && m_pull->count() > 1) // another day: its first weather to begin with
-            takeFrom(m_pull->itemData(1).toString().toStdString());
-        m_shownDay = m_document.path();
-        refresh();
-    });
+    connect(&m_document, &DayDocument::dayChanged, this, &AirPanel::takeDay);
     connect(&m_document, &DayDocument::settingsChanged, this, [this] {
         m_chosen = m_document.settings().reduce.standard;
         refresh();
     });
     connect(&m_look, &Look::changed, this, &AirPanel::refresh);
     m_chosen = m_document.settings().reduce.standard;
+    takeDay();
+}
+
+void AirPanel::takeDay() {
     refreshPulls();
+    takeEngine();
+    if (m_document.path() != m_shownDay && m_pull->count() > 1) // another day: its first weather to begin with
+        takeFrom(m_pull->itemData(1).toString().toStdString());
+    m_shownDay = m_document.path();
     refresh();
 }
 

@@ -33,6 +33,7 @@ private:
                         const QString& unit);
     QComboBox* choice(const QString& name, const QString& label, const QStringList& items);
     void takeEngine();
+    void takeDay();
     void refreshPulls();
     void refreshHumidity();
     void refresh();

@@ -23,6 +23,14 @@ const BuildResult* DayAnalysis::findBuild(const std::string& id) const {
     return it == builds.end() ? nullptr : &*it;
 }
 
+std::vector<DayDoubt> DayAnalysis::doubtsAbout(const std::string& pull) const {
+    std::vector<DayDoubt> out;
+    for (const DayDoubt& doubt : doubts)
+        if (std::find(doubt.pulls.begin(), doubt.pulls.end(), pull) != doubt.pulls.end())
+            out.push_back(doubt);
+    return out;
+}
+
 AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
     std::vector<RpmRange> bands;
     if (day.plan.use_rpm)

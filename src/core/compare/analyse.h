@@ -2,10 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/answer/family.h"
 #include "core/compare/comparison.h"
-#include "core/compare/contrast.h"
-#include "core/compare/flags.h"
 #include "core/errors/data_error.h"
+#include "core/fit/contrast.h"
+#include "core/fit/flags.h"
 
 #include <memory>
 #include <optional>
@@ -19,9 +20,9 @@ namespace hillrun {
 struct AnalysisSettings {
     ReduceSettings reduce;
     DriftSettings drift;
-    std::vector<RpmRange> bands;                            ///< asked for, besides the whole range and its thirds
-    std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand; empty: all usual ones
-    std::optional<double> matters_w;                        ///< smallest difference that matters
+    std::vector<RpmRange> bands;     ///< asked for, besides the whole range and its thirds
+    std::vector<BuildPair> pairs;    ///< named beforehand; empty: all usual ones
+    std::optional<double> matters_w; ///< smallest difference that matters
     std::optional<double> matters_pct;
     std::optional<RpmRange> use_rpm; ///< the speeds that count: the mean over them speaks when no stretch does
     bool operator==(const AnalysisSettings&) const = default;
@@ -45,6 +46,18 @@ struct PullResult {
     double differenceFromSet_pct = 0.0; ///< band mean against the mean of the used pulls of its set
 };
 
+enum class DoubtKind { Pressure, SeaLevel, Settling };
+/// What makes figures of the whole day doubtful, and what can be done about it; nothing is done before it is asked for.
+struct DayDoubt {
+    DoubtKind kind = DoubtKind::Pressure;
+    std::string text;
+    std::vector<std::string> pulls;     ///< that it is about
+    std::optional<double> pressure_kpa; ///< what may be taken for their air pressure instead
+    std::vector<std::string> setAside;  ///< pulls that may be set aside for it
+    std::string reason;                 ///< to be noted with them
+    bool operator==(const DayDoubt&) const = default;
+};
+
 /// A day, worked out. Immutable once made; views only read it.
 struct DayAnalysis {
     AnalysisSettings settings;
@@ -59,11 +72,13 @@ struct DayAnalysis {
     std::vector<BuildResult> builds;
     std::vector<Comparison> comparisons; ///< the family: named beforehand or made from the day's builds
     std::vector<Comparison> otherPairs;  ///< every other pair, and each the other way round
-    std::vector<std::string> notes;      ///< what the reader must know: unknown clock, shrunk window ...
+    std::vector<DayDoubt> doubts;        ///< weather that cannot be, a base that was still settling; once looked for
+    std::vector<std::string> notes;      ///< what else the reader must know: unknown clock, shrunk window ...
     std::string whyNoComparison;         ///< empty when there are comparisons
     /// Any pair of builds with pulls in use; null when the day cannot tell them apart.
     [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;
+    [[nodiscard]] std::vector<DayDoubt> doubtsAbout(const std::string& pull) const;
 };
 
 /// What every figure of the day rests on: "SAE J1349, boosted: full factor, at the wheel".

@@ -14,46 +14,6 @@ namespace {
 
 constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
-using Pair = std::pair<std::string, std::string>;
-
-/// Base to each other build and each build to its neighbour, in build order; or the pairs named beforehand.
-std::vector<Pair> familyOf(const std::vector<std::string>& ids, const AnalysisSettings& settings) {
-    if (!settings.pairs.empty())
-        return settings.pairs;
-    std::vector<Pair> out;
-    for (size_t i = 1; i < ids.size(); ++i)
-        out.emplace_back(ids[0], ids[i]);
-    for (size_t i = 2; i < ids.size(); ++i)
-        out.emplace_back(ids[i - 1], ids[i]);
-    return out;
-}
-
-/// Every pair is worked once, counted from the build that comes first.
-Pair inBuildOrder(const Pair& pair, const std::vector<std::string>& ids) {
-    const auto at = [&](const std::string& id) { return std::find(ids.begin(), ids.end(), id); };
-    return at(pair.first) <= at(pair.second) ? pair : Pair{pair.second, pair.first};
-}
-
-/// The pairs to be worked, those of the family first.
-struct PairsToWork {
-    std::vector<Pair> pairs;
-    size_t family = 0;
-};
-PairsToWork pairsToWork(const std::vector<std::string>& ids, const std::vector<Pair>& family) {
-    PairsToWork out;
-    const auto add = [&](const Pair& pair) {
-        if (std::find(out.pairs.begin(), out.pairs.end(), pair) == out.pairs.end())
-            out.pairs.push_back(pair);
-    };
-    for (const Pair& pair : family)
-        add(inBuildOrder(pair, ids));
-    out.family = out.pairs.size();
-    for (size_t i = 0; i < ids.size(); ++i)
-        for (size_t j = i + 1; j < ids.size(); ++j)
-            add({ids[i], ids[j]});
-    return out;
-}
-
 double curveMean_w(const Curve& curve, const RpmRange& range) {
     double sum = 0.0;
     double count = 0.0;
@@ -132,57 +92,67 @@ void findCommonRange(DayAnalysis& out) {
 }
 
 /// The family as it was asked for; what has no pull in use is said.
-std::vector<Pair> familyInUse(DayAnalysis& out, const std::vector<std::string>& ids) {
-    std::vector<Pair> family;
-    for (const Pair& pair : familyOf(ids, out.settings)) {
+std::vector<BuildPair> familyInUse(DayAnalysis& out, const std::vector<std::string>& ids) {
+    std::vector<BuildPair> family;
+    for (const auto& [from, to] : out.settings.pairs.empty() ? usualPairs(ids) : out.settings.pairs) {
         const auto has = [&](const std::string& id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); };
-        if (has(pair.first) && has(pair.second))
-            family.push_back(pair);
+        if (has(from) && has(to))
+            family.emplace_back(from, to);
         else
-            out.whyNoComparison = fmt::format("{} has no pull in use", has(pair.first) ? pair.second : pair.first);
+            out.whyNoComparison = fmt::format("{} has no pull in use", has(from) ? to : from);
     }
     return family;
 }
 
+/// Every pair that the day can tell apart, worked once.
+std::vector<Comparison> workPairs(const DayAnalysis& out, const PairInput& input, const PairsToWork& work,
+                                  DrawCache& cache) {
+    const DayModel& model = *out.model;
+    std::vector<Eigen::VectorXd> asked;
+    for (const auto& [from, to] : work.pairs)
+        asked.push_back(pairContrast(model, input.columnOf(from), input.columnOf(to)));
+    const JudgedContrasts judged = judgeContrasts(model, asked, work.family, out.settings.drift, cache);
+    const JudgedBy byFamily = out.settings.pairs.empty() ? JudgedBy::Family : JudgedBy::Itself;
+    std::vector<Comparison> worked(judged.which.size());
+    cache.forEach()(worked.size(), [&](size_t i) {
+        const BuildPair& pair = work.pairs[judged.which[i]];
+        const bool inside = i < judged.family;
+        const Judging judging{inside ? byFamily : JudgedBy::AllPairs, judged.critical.own[i],
+                              inside ? judged.critical.family : judged.critical.all};
+        worked[i] = compareBuilds(input, pair,
+                                  effectOf(input.answer, input.columnOf(pair.first), input.columnOf(pair.second),
+                                           judged.contrasts[i], judging, out.findBuild(pair.first)->power_w));
+    });
+    return worked;
+}
+
+/// The family in the order it was asked for, then every other pair, each the other way round too.
+void handOut(DayAnalysis& out, const std::vector<BuildPair>& family, const std::vector<Comparison>& worked) {
+    for (const auto& [from, to] : family)
+        for (const Comparison& c : worked) {
+            if (c.from == from && c.to == to)
+                out.comparisons.push_back(c);
+            else if (c.from == to && c.to == from)
+                out.comparisons.push_back(swapped(c));
+        }
+    const auto isOther = [&](const Comparison& c) {
+        return std::find(family.begin(), family.end(), BuildPair{c.from, c.to}) == family.end();
+    };
+    for (const Comparison& c : worked)
+        for (const Comparison& each : {c, swapped(c)})
+            if (isOther(each))
+                out.otherPairs.push_back(each);
+}
+
 void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawCache& cache) {
-    const PairInput input{day, *out.model, out.settings, out.pulls, plan.fitted, plan.buildIds};
+    PairInput input{day,         out.settings,  out.pulls,
+                    plan.fitted, plan.buildIds, {*out.model, {}, out.settings.drift, out.settings.bands}};
+    for (const size_t number : plan.fitted)
+        input.answer.curves.push_back(out.pulls[number].curve.get());
     for (const std::string& id : plan.buildIds)
         out.builds.push_back(fittedBuild(input, id));
-    const std::vector<Pair> family = familyInUse(out, plan.buildIds);
-    const PairsToWork work = pairsToWork(plan.buildIds, family);
-    std::vector<Pair> pairs;
-    std::vector<ContrastCurve> contrasts;
-    size_t familySize = 0;
-    for (size_t i = 0; i < work.pairs.size(); ++i)
-        if (auto contrast = evaluate(*out.model, pairContrast(input, work.pairs[i].first, work.pairs[i].second),
-                                     out.settings.drift)) {
-            familySize += i < work.family ? 1 : 0;
-            pairs.push_back(work.pairs[i]);
-            contrasts.push_back(std::move(*contrast));
-        }
-    const CriticalValues critical = criticalValues(*out.model, contrasts, familySize, cache);
-    std::vector<Comparison> worked(pairs.size());
-    const JudgedBy byFamily = out.settings.pairs.empty() ? JudgedBy::Family : JudgedBy::Itself;
-    cache.forEach()(pairs.size(), [&](size_t i) {
-        const bool inside = i < familySize;
-        worked[i] = compareBuilds(input, pairs[i].first, pairs[i].second, contrasts[i],
-                                  {inside ? byFamily : JudgedBy::AllPairs, critical.own[i],
-                                   inside ? critical.family : critical.all, *out.findBuild(pairs[i].first)});
-    });
-    const auto taken = [&](const Pair& pair) { return std::find(family.begin(), family.end(), pair) != family.end(); };
-    for (const Pair& pair : family) {
-        const auto at = std::find(pairs.begin(), pairs.end(), inBuildOrder(pair, plan.buildIds)) - pairs.begin();
-        if (static_cast<size_t>(at) == pairs.size())
-            continue; // the day cannot tell these two apart
-        const Comparison& c = worked[static_cast<size_t>(at)];
-        out.comparisons.push_back(c.from == pair.first ? c : swapped(c));
-    }
-    for (const Comparison& c : worked) {
-        if (!taken({c.from, c.to}))
-            out.otherPairs.push_back(c);
-        if (!taken({c.to, c.from}))
-            out.otherPairs.push_back(swapped(c));
-    }
+    const std::vector<BuildPair> family = familyInUse(out, plan.buildIds);
+    handOut(out, family, workPairs(out, input, pairsToWork(plan.buildIds, family), cache));
     if (plan.buildIds.size() < 2)
         out.whyNoComparison = "only one build has pulls in use";
 }

@@ -2,9 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/compare/short_pull.h"
+#include "core/answer/effect.h"
 #include "core/day/test_day.h"
-#include "core/pull/reduce.h"
 
 #include <optional>
 #include <set>
@@ -15,60 +14,10 @@
 
 namespace hillrun {
 
-/// A build's own curve: the fitted mean of its used pulls (with drift identified: as at the middle of the day).
-struct BuildResult {
+/// A build's own curve and the pulls it was made from.
+struct BuildResult : BuildCurve {
     std::string id;
     std::vector<std::string> pullsUsed;
-    std::vector<double> power_w; ///< on the day's grid, NaN where no pull of it has data
-    std::vector<double> torque_nm;
-    Peak peakPower_w; ///< mean of the peaks of its pulls
-    Peak peakTorque_nm;
-};
-
-enum class RegionKind { Gain, Loss, Unresolved };
-struct Region {
-    RpmRange range_rpm;
-    RegionKind kind = RegionKind::Unresolved;
-    double mean_w = 0.0;     ///< mean difference inside
-    double meanHalf_w = 0.0; ///< mean half width of the simultaneous band inside
-    double extreme_w = 0.0;  ///< difference where it is largest
-    double extremeHalf_w = 0.0;
-    double extreme_rpm = 0.0;
-    bool operator==(const Region&) const = default;
-};
-
-/// Lower and upper edge of a band along rpm, W.
-struct Edges {
-    std::vector<double> low;
-    std::vector<double> high;
-};
-
-/// A difference averaged over a range of speed, with its 95 % interval.
-struct BandResult {
-    RpmRange range_rpm;
-    double base_w = 0.0; ///< mean of the from-build
-    double delta_w = 0.0;
-    double deltaTorque_nm = 0.0; ///< from the pulls' mean torque, by the same model
-    double lowTorque_nm = 0.0;
-    double highTorque_nm = 0.0;
-    double low_w = 0.0;
-    double high_w = 0.0;
-    double percent = 0.0;
-    double p = 1.0;
-    double low90_w = 0.0; ///< 90 % interval, for equivalence
-    double high90_w = 0.0;
-    int asked = -1; ///< its number among the bands asked for; -1: always shown
-};
-
-/// What may be said of one number: only what its interval shows.
-enum class Claim { Gain, Loss, Unresolved };
-
-/// A difference of two peaks, or of their speeds.
-struct PeakDifference {
-    double delta = 0.0;
-    double low = 0.0;
-    double high = 0.0;
-    bool atEnd = false; ///< some pull still rises at the end of its range
 };
 
 /// Explained: differs, and the role of a changed part says why (jets the mixture, boost the pressures).
@@ -83,10 +32,6 @@ struct LikeForLike {
     LikeVerdict verdict = LikeVerdict::Matched;
     bool key = false; ///< so far off that the builds cannot be compared
 };
-
-/// Which band decides where a gain or loss is proven: a pair's own, when it was named beforehand; else that of the
-/// day's family of comparisons; for a pair outside the family that of all pairs there are.
-enum class JudgedBy { Itself, Family, AllPairs };
 
 /// How many pulls would settle what is open.
 struct PullsToSettle {
@@ -103,30 +48,22 @@ struct ToSettle {
     bool operator==(const ToSettle&) const = default;
 };
 
+/// The one pull that holds a comparison to a shorter range than all others would allow.
+struct ShortPull {
+    std::string pull;
+    bool atTop = true;      ///< it ends early; else it begins late
+    double own_rpm = 0.0;   ///< where it ends (or begins)
+    double reach_rpm = 0.0; ///< how far the comparison reaches without it
+    bool operator==(const ShortPull&) const = default;
+};
+
 enum class VerdictKind { Gain, Loss, Mixed, NoDifference, CannotTell, NotComparable };
 
 /// What one build does against another. The answer to "what did this part do, and can I believe it?"
-struct Comparison {
+struct Comparison : Effect {
     std::string from;
     std::string to;
-    PowerPlace place;        ///< where its powers are given
-    std::vector<double> rpm; ///< the day's grid
-    std::vector<double> delta_w;
-    std::vector<double> deltaTorque_nm;
-    Edges pointwise95_w;
-    Edges simultaneous95_w;
-    Edges family95_w;         ///< over the family; of a pair outside it over all pairs
-    bool hasInterval = false; ///< false: no repeatability was measured
-    JudgedBy judgedBy = JudgedBy::Family;
-    bool protectedFromDrift = true;
-    bool boundDeclared = false;
-    std::optional<double> driftThatWouldExplain_pct;
-    std::vector<Region> regions;   ///< runs of gain, loss and unresolved over all rpm with a value
-    std::vector<BandResult> bands; ///< whole common range, its thirds, then those asked for
-    PeakDifference peakPower_w;
-    PeakDifference peakTorque_nm;
-    PeakDifference peakPowerShift_rpm;
-    std::vector<double> crossovers_rpm;
+    PowerPlace place; ///< where its powers are given
     std::vector<Change> changed;
     std::vector<LikeForLike> likeForLike;
     std::set<MeasuredAt> measuredAtFrom; ///< where the pulls of each build were measured
@@ -139,15 +76,7 @@ struct Comparison {
 
     /// Figures from different places hold the losses between them: no comparison of parts.
     [[nodiscard]] bool samePlace() const { return measuredAtFrom == measuredAtTo && measuredAtFrom.size() <= 1; }
-    [[nodiscard]] const Edges& judgedBand() const {
-        return judgedBy == JudgedBy::Itself ? simultaneous95_w : family95_w;
-    }
-    /// There is an interval, and drift is covered.
-    [[nodiscard]] bool mayClaim() const { return hasInterval && (protectedFromDrift || boundDeclared); }
 };
-
-/// What a number of this comparison with its interval allows to say.
-Claim claimOf(const Comparison& comparison, double low, double high);
 
 /// The same comparison the other way round: every difference negated, nothing worked anew.
 Comparison swapped(const Comparison& comparison);

@@ -51,7 +51,7 @@ FitPlan planFit(const TestDay& day, const std::vector<PullResult>& pulls, double
         if (!pulls[i].used)
             continue;
         const auto column = std::find(out.buildIds.begin(), out.buildIds.end(), pulls[i].build) - out.buildIds.begin();
-        out.input.pulls.push_back({pulls[i].id, static_cast<int>(column), pulls[i].time_h, pulls[i].set});
+        out.input.pulls.push_back({static_cast<int>(column), pulls[i].time_h, pulls[i].set});
         out.fitted.push_back(i);
     }
     const auto rows = static_cast<Eigen::Index>(out.fitted.size());

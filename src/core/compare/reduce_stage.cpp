@@ -30,11 +30,9 @@ PullResult startedResult(const Pull& pull) {
 void noteExtrapolation(ReducedDay& out, const Curve& curve) {
     if (!out.loss || curve.loss_w.empty())
         return;
-    const double slowest = curve.source().driven_rad_s[curve.sweep().first];
-    const double fastest = curve.source().driven_rad_s[curve.sweep().last];
     const std::string note = "The coast-downs do not cover the whole sweep: beyond them the loss is extrapolated.";
-    if ((std::min(slowest, fastest) < 0.95 * out.loss->slowest_rad_s ||
-         std::max(slowest, fastest) > 1.05 * out.loss->fastest_rad_s) &&
+    if ((curve.seen->slowestDriven_rad_s < 0.95 * out.loss->slowest_rad_s ||
+         curve.seen->fastestDriven_rad_s > 1.05 * out.loss->fastest_rad_s) &&
         std::find(out.notes.begin(), out.notes.end(), note) == out.notes.end())
         out.notes.push_back(note);
 }

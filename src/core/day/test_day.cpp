@@ -74,15 +74,26 @@ void addChanges(std::vector<Change>& out, const NamedValues& from, const NamedVa
 
 } // namespace
 
+namespace {
+
+/// By the rows, or where they are not in memory by their checksums.
+bool holdsSameRows(const Pull& a, const Pull& b) {
+    if (a.raw && b.raw)
+        return a.raw->rows() > 0 && sameRows(*a.raw, *b.raw);
+    return !a.raw && !b.raw && a.problem.empty() && b.problem.empty() && !a.sha256.empty() && a.sha256 == b.sha256;
+}
+
+} // namespace
+
 std::vector<std::vector<std::string>> pullsWithSameRows(const TestDay& day) {
     std::vector<std::vector<std::string>> out;
     std::vector<char> grouped(day.pulls.size(), 0);
     for (size_t i = 0; i < day.pulls.size(); ++i) {
-        if (!day.pulls[i].raw || day.pulls[i].raw->rows() == 0 || grouped[i])
+        if (grouped[i])
             continue;
         std::vector<std::string> group{day.pulls[i].id};
         for (size_t j = i + 1; j < day.pulls.size(); ++j) {
-            if (!day.pulls[j].raw || !sameRows(*day.pulls[i].raw, *day.pulls[j].raw))
+            if (!holdsSameRows(day.pulls[i], day.pulls[j]))
                 continue;
             grouped[j] = 1;
             group.push_back(day.pulls[j].id);
@@ -106,6 +117,15 @@ EngineForAir engineForAir(const TestDay& day) {
     out.boostHeldAbsolute = card.boostHeldAbsolute;
     out.friction = card.friction;
     return out;
+}
+
+std::optional<double> stationPressure_kpa(const Pull& pull) {
+    return pull.weather ? std::optional(pull.weather->pressure_pa / 1000.0) : std::nullopt;
+}
+
+double gaugeReference_kpa(const Pull& pull) {
+    constexpr double standard_kpa = 101.325;
+    return stationPressure_kpa(pull).value_or(standard_kpa);
 }
 
 const Build* findBuild(const TestDay& day, const std::string& id) {

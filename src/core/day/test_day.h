@@ -189,6 +189,11 @@ size_t buildNumber(const TestDay& day, const std::string& id);
 const Pull* findPull(const TestDay& day, const std::string& id);
 Pull* findPull(TestDay& day, const std::string& id);
 
+/// The air pressure at the pull as it was noted.
+std::optional<double> stationPressure_kpa(const Pull& pull);
+/// What a gauge pressure in its file counts from: the same, else the standard atmosphere (ISO 2533).
+double gaugeReference_kpa(const Pull& pull);
+
 /// Seconds since 1970 UTC of an ISO 8601 time with date ("2026-05-16T09:12:00+01:00"); nothing when it is not one.
 std::optional<double> secondsOf(const std::string& isoTime);
 /// The inverse, in UTC ("2026-05-16T08:12:00Z"), whole seconds.

@@ -40,7 +40,7 @@ FitInput planInput(const std::vector<std::string>& order) {
     for (size_t i = 0; i < order.size(); ++i) {
         if (i > 0 && order[i] != order[i - 1])
             ++set;
-        out.pulls.push_back({{}, numberOf(ids, order[i]), static_cast<double>(i), set});
+        out.pulls.push_back({numberOf(ids, order[i]), static_cast<double>(i), set});
     }
     return out;
 }

@@ -67,7 +67,7 @@ void mixture(EventSheet& sheet) {
         for (const RpmRange& range :
              stretches(rpm, kStretch_rpm, [&](size_t i) { return sign * off[i] > kLambdaOff; })) {
             const double size = largestIn(rpm, off, range);
-            sheet.addRange("mixture", range, size,
+            sheet.addRange(EventKind::Mixture, range, size,
                            fmt::format("lambda up to {:.2f} {} than {}, {}", std::abs(size),
                                        size > 0.0 ? "leaner" : "richer",
                                        sheet.context.references.empty() ? "full load usually is" : "the other pulls",
@@ -86,7 +86,7 @@ void knock(EventSheet& sheet) {
              return (*retard)[i] > kKnock_deg && !((*retard)[i] < usual[i] + 0.5 * kKnock_deg);
          })) {
         const double size = largestIn(rpm, *retard, range);
-        sheet.addRange("knock", range, size,
+        sheet.addRange(EventKind::Knock, range, size,
                        fmt::format("knock control takes back up to {:.1f} deg, {}: fuel, heat or too much timing", size,
                                    rpmWords(range.low, range.high)));
     }
@@ -109,7 +109,7 @@ void timing(EventSheet& sheet) {
     }
     for (const RpmRange& range : stretches(rpm, 100.0, [&](size_t i) { return pulled[i] > kTimingPulled_deg; })) {
         const double size = largestIn(rpm, pulled, range);
-        sheet.addRange("timing_pulled", range, size,
+        sheet.addRange(EventKind::TimingPulled, range, size,
                        fmt::format("ignition up to {:.1f} deg later than {}, {}", size,
                                    sheet.context.references.empty() ? "before and after" : "the other pulls",
                                    rpmWords(range.low, range.high)));
@@ -127,7 +127,7 @@ void bypass(EventSheet& sheet) {
     const size_t to = run.first + run.rows - 1;
     const double most =
         *std::max_element(values.begin() + static_cast<long>(run.first), values.begin() + static_cast<long>(to) + 1);
-    sheet.add("bypass_open", run.first, to, most,
+    sheet.add(EventKind::BypassOpen, run.first, to, most,
               fmt::format("the bypass opens to {:.0f} % at full throttle, {}: charge escapes", most,
                           rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
 }
@@ -147,7 +147,7 @@ void boostDip(EventSheet& sheet) {
     }
     for (const RpmRange& range : stretches(rpm, 50.0, [&](size_t i) { return hole[i] > kBoostDip_kpa; })) {
         const double size = largestIn(rpm, hole, range);
-        sheet.addRange("boost_dip", range, size,
+        sheet.addRange(EventKind::BoostDip, range, size,
                        fmt::format("boost drops by {:.1f} kPa and comes back, {}: bypass or wastegate", size,
                                    rpmWords(range.low, range.high)));
     }
@@ -169,7 +169,7 @@ void boostLow(EventSheet& sheet) {
         return;
     const RpmRange range{found.front().low, found.back().high};
     const double size = largestIn(rpm, low, range);
-    sheet.addRange("boost_low", range, size,
+    sheet.addRange(EventKind::BoostLow, range, size,
                    fmt::format("boost up to {:.1f} kPa below the other pulls of this build, {}: look for a leak", size,
                                rpmWords(range.low, range.high)));
 }

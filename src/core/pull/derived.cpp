@@ -20,8 +20,7 @@ constexpr double kPistonRace_m_s = 25.0;
 class DerivedList {
 public:
     DerivedList(const Article& article, const Pull& pull, const Curve& curve)
-        : m_article(article), m_curve(curve),
-          m_ambient_kpa(pull.weather ? pull.weather->pressure_pa / 1000.0 : std::nan("")) {}
+        : m_article(article), m_curve(curve), m_ambient_kpa(stationPressure_kpa(pull).value_or(std::nan(""))) {}
 
     std::vector<DerivedChannel> make() {
         const EngineCard& e = m_article.engine;

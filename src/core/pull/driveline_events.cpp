@@ -66,16 +66,16 @@ void slip(EventSheet& sheet) {
     const bool atOnce = run.first > rise &&
                         ratio[std::min(to, run.first + rise)] - ratio[run.first - rise] > 0.7 * most * usual &&
                         most > 2.0 * kSlip;
-    const char* kind = "slip";
+    EventKind kind = EventKind::Slip;
     const char* who = "tyre, strap, clutch or converter";
     if (run.first < sheet.s.rows() / 10 && front > back * 1.02) {
-        kind = "converter_slip";
+        kind = EventKind::ConverterSlip;
         who = "a converter that locks up only later; start higher";
     } else if (atOnce) {
-        kind = "clutch_slip";
+        kind = EventKind::ClutchSlip;
         who = "it lets go at once, as a clutch does";
     } else if (run.first > sheet.s.rows() / 10) {
-        kind = "tyre_slip";
+        kind = EventKind::TyreSlip;
         who = "it grows little by little, as a tyre or strap does";
     }
     sheet.add(kind, run.first, to, most,
@@ -116,7 +116,7 @@ void wrongGear(EventSheet& sheet) {
     if (!offSet && !offGear)
         return;
     const std::string gear = nearest != 0 ? fmt::format(" like gear {}", nearest) : std::string();
-    sheet.add("wrong_gear", 0, sheet.s.rows() - 1, offSet ? *ratio / median(others) - 1.0 : 0.0,
+    sheet.add(EventKind::WrongGear, 0, sheet.s.rows() - 1, offSet ? *ratio / median(others) - 1.0 : 0.0,
               offSet ? fmt::format("the engine turns {:.3f} times the rollers{}, {:.3f} times in the other pulls",
                                    *ratio, gear, median(others))
                      : fmt::format("the engine turns {:.3f} times the rollers{}, not gear {}", *ratio, gear,
@@ -173,7 +173,7 @@ void wrongUnit(EventSheet& sheet) {
         what += (what.empty() ? "" : " or ") + answer.words;
     if (what.empty())
         return;
-    sheet.add("wrong_unit", 0, sheet.s.rows() - 1, ratio,
+    sheet.add(EventKind::WrongUnit, 0, sheet.s.rows() - 1, ratio,
               fmt::format("{:.2f} times the other pulls: {}? Look at the unit of its column", ratio, what));
 }
 

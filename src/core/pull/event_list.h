@@ -20,9 +20,9 @@ struct EventSheet {
     std::vector<Event> events{};
 
     /// Rows are counted within the sweep.
-    void add(const char* kind, size_t from, size_t to, double size, std::string why);
+    void add(EventKind kind, size_t from, size_t to, double size, std::string why);
     /// A stretch of engine speed.
-    void addRange(const char* kind, const RpmRange& range, double size, std::string why);
+    void addRange(EventKind kind, const RpmRange& range, double size, std::string why);
     [[nodiscard]] double timeAt(double rpm) const;
     /// A channel on the curve's grid, or nullptr.
     [[nodiscard]] const std::vector<double>* channel(const std::string& name) const;

@@ -11,13 +11,13 @@
 
 namespace hillrun {
 
-void EventSheet::add(const char* kind, size_t from, size_t to, double size, std::string why) {
+void EventSheet::add(EventKind kind, size_t from, size_t to, double size, std::string why) {
     const double a = s.speed_rpm[from];
     const double b = s.speed_rpm[to];
     events.push_back({kind, {std::min(a, b), std::max(a, b)}, s.time_s[from], s.time_s[to], size, std::move(why)});
 }
 
-void EventSheet::addRange(const char* kind, const RpmRange& range, double size, std::string why) {
+void EventSheet::addRange(EventKind kind, const RpmRange& range, double size, std::string why) {
     const double a = timeAt(range.low);
     const double b = timeAt(range.high);
     events.push_back({kind, range, std::min(a, b), std::max(a, b), size, std::move(why)});
@@ -79,16 +79,14 @@ std::string rpmWords(double from, double to) { return fmt::format("{:.0f} to {:.
 
 /// Rollers that measure by their own speeding up lose torque where something slips: the slip says it all.
 static void leaveToSlip(std::vector<Event>& events) {
-    const auto slip = std::find_if(events.begin(), events.end(), [](const Event& event) {
-        return event.kind == "slip" || event.kind.ends_with("_slip");
-    });
+    const auto slip = std::find_if(events.begin(), events.end(), [](const Event& event) { return isSlip(event.kind); });
     if (slip == events.end())
         return;
     const double from_s = slip->from_s - 1.5; // it is named once it is 3 % deep
     std::erase_if(events, [from_s](const Event& event) {
-        return event.to_s >= from_s &&
-               (event.kind == "wrong_unit" || event.kind == "collapse" || event.kind == "spike" ||
-                event.kind == "breakup" || event.kind == "dip" || event.kind == "hump");
+        return event.to_s >= from_s && (event.kind == EventKind::WrongUnit || event.kind == EventKind::Collapse ||
+                                        event.kind == EventKind::Spike || event.kind == EventKind::Breakup ||
+                                        event.kind == EventKind::Dip || event.kind == EventKind::Hump);
     });
 }
 
@@ -106,55 +104,18 @@ std::vector<Event> findEvents(const ChannelTable& raw, const Curve& curve, const
     return std::move(sheet.events);
 }
 
-std::string eventTitle(const std::string& kind) {
-    std::string out = kind == "boost_low" ? "boost low" : (kind == "mixture" ? "mixture off" : kind);
-    std::replace(out.begin(), out.end(), '_', ' ');
-    return out;
-}
-
-bool isRemark(const Event& event) { return event.kind == "dip" || event.kind == "hump"; }
-
-/// How a pull is set aside for an event, and whether it spoils only a stretch, so that the rest may stay.
-struct RemedyInfo {
-    std::string_view kind;
-    const char* reason;
-    bool local;
-};
-constexpr RemedyInfo kRemedies[] = {{"breakup", "breakup", true},
-                                    {"collapse", "power collapsed", true},
-                                    {"spike", "torque spike", true},
-                                    {"absorber_full", "absorber full", true},
-                                    {"mixture", "mixture off target", true},
-                                    {"knock", "knock retard", true},
-                                    {"timing_pulled", "timing pulled", true},
-                                    {"bypass_open", "bypass open", true},
-                                    {"boost_dip", "boost dip", true},
-                                    {"boost_low", "boost low", true},
-                                    {"slip", "slip", true},
-                                    {"tyre_slip", "tyre slip", true},
-                                    {"clutch_slip", "clutch slip", true},
-                                    {"converter_slip", "converter slip", true},
-                                    {"lift", "throttle lifted", false},
-                                    {"cut_off", "recording stopped", false},
-                                    {"throttle_short", "throttle not fully open", false},
-                                    {"wrong_gear", "wrong gear", false},
-                                    {"wrong_unit", "wrong unit", false},
-                                    {"gap", "rows missing", false},
-                                    {"dropout", "signal lost", false},
-                                    {"noise", "wiring noise", false},
-                                    {"frozen", "frozen channel", false}};
+bool isRemark(const Event& event) { return eventKindInfo(event.kind).scope == EventScope::Remark; }
 
 EventRemedy remedyFor(const Event& event, const Curve& curve) {
     EventRemedy out;
-    const auto* info = std::find_if(std::begin(kRemedies), std::end(kRemedies),
-                                    [&](const RemedyInfo& one) { return one.kind == event.kind; });
-    if (info == std::end(kRemedies))
+    const EventKindInfo& info = eventKindInfo(event.kind);
+    if (info.scope == EventScope::Remark || info.scope == EventScope::Trimmed)
         return out;
     out.setAside = true;
-    out.reason = info->reason;
-    if (event.kind == "wrong_unit")
+    out.reason = info.reason;
+    if (event.kind == EventKind::WrongUnit)
         out.units = unitAnswers(event.size);
-    if (!info->local)
+    if (info.scope != EventScope::Stretch)
         return out;
     // The larger part that is left, when it is half of the sweep at least.
     constexpr double margin_rpm = 50.0;

@@ -35,8 +35,6 @@ struct EventContext {
 /// out by it. Kinds, thresholds and measured rates: docs/method.md.
 std::vector<Event> findEvents(const ChannelTable& raw, const Curve& curve, const EventContext& context);
 
-/// "start spike" for "start_spike".
-std::string eventTitle(const std::string& kind);
 /// Whether it only tells, and asks for nothing: a hump or dip that the engine's own curve may have.
 bool isRemark(const Event& event);
 

@@ -6,9 +6,11 @@
 #include "core/pull/local_regression.h"
 #include "core/pull/robust.h"
 
+#include <algorithm>
 #include <cassert>
 #include <cmath>
 #include <fmt/format.h>
+#include <tuple>
 
 namespace hillrun {
 namespace {
@@ -39,7 +41,7 @@ void checkSpeed(const RpmRange& window) {
                         {fmt::format("{:.0f}", window.low), fmt::format("{:.0f}", window.high)});
 }
 
-double stepMean(const HeldStep& step, const std::vector<double>& rows) {
+double stepMean(const HeldStep& step, std::span<const double> rows) {
     double sum = 0.0;
     double count = 0.0;
     for (size_t i = step.first; i <= step.last; ++i)
@@ -52,13 +54,13 @@ double stepMean(const HeldStep& step, const std::vector<double>& rows) {
 
 /// Columns of raw rows as values on the grid: smoothed over a sweep, or through held steps.
 std::vector<std::vector<double>> onGrid(const Observed& seen, const GridSettings& grid,
-                                        const std::vector<const std::vector<double>*>& columns) {
+                                        const std::vector<std::span<const double>>& columns) {
     if (seen.steps.empty()) {
         const size_t first = seen.sweep.first;
         const size_t count = seen.sweep.last - first + 1;
         std::vector<std::span<const double>> parts;
-        for (const auto* column : columns)
-            parts.push_back(std::span(*column).subspan(first, count));
+        for (const auto& column : columns)
+            parts.push_back(column.subspan(first, count));
         const auto speed = std::span(seen.recorded.speed_rpm).subspan(first, count);
         return LocalRegression(speed, seen.rpm, grid.smoothing_rpm).applyAll(parts);
     }
@@ -66,10 +68,10 @@ std::vector<std::vector<double>> onGrid(const Observed& seen, const GridSettings
     for (const HeldStep& step : seen.steps)
         speeds.push_back(step.rpm);
     std::vector<std::vector<double>> out;
-    for (const auto* column : columns) {
+    for (const auto& column : columns) {
         std::vector<double> means;
         for (const HeldStep& step : seen.steps)
-            means.push_back(stepMean(step, *column));
+            means.push_back(stepMean(step, column));
         out.push_back(throughSteps(speeds, means, seen.rpm));
     }
     return out;
@@ -104,23 +106,33 @@ Observed observe(const Pull& pull, const Dyno& dyno, const GridSettings& grid) {
     findSweepOf(seen, dyno.cell, pull.window_rpm);
     seen.rpm = gridIn(reachOf(seen), grid.step_rpm);
 
-    std::vector<const std::vector<double>*> columns{&seen.recorded.torque_nm};
+    std::vector<std::span<const double>> columns{seen.recorded.torque_nm};
     std::vector<std::string> names;
     for (const Column& column : pull.raw->columns)
         if (column.name != "engine_speed" && column.name != "torque" && column.name != "power") {
             names.push_back(column.name);
-            columns.push_back(&column.values);
+            columns.push_back(column.values);
         }
     if (!seen.recorded.driven_rad_s.empty())
-        columns.push_back(&seen.recorded.driven_rad_s);
+        columns.push_back(seen.recorded.driven_rad_s);
     auto values = onGrid(seen, grid, columns);
     seen.torque_nm = std::move(values[0]);
     for (size_t i = 0; i < names.size(); ++i)
         seen.channels[names[i]] = std::move(values[i + 1]);
-    if (!seen.recorded.driven_rad_s.empty())
+    if (const Rows& driven = seen.recorded.driven_rad_s; !driven.empty()) {
         seen.driven_rad_s = std::move(values.back());
+        std::tie(seen.slowestDriven_rad_s, seen.fastestDriven_rad_s) =
+            std::minmax({driven[seen.sweep.first], driven[seen.sweep.last]});
+    }
     seen.traits = traitsOf(*pull.raw, seen.sweep);
     seen.coast = findCoastDown(*pull.raw, seen.recorded, seen.sweep, dyno);
+    return seen;
+}
+
+Observed withoutRows(Observed seen) {
+    for (Rows* rows : {&seen.recorded.time_s, &seen.recorded.speed_rpm, &seen.recorded.torque_nm,
+                       &seen.recorded.throttle_pct, &seen.recorded.driven_rad_s})
+        *rows = {};
     return seen;
 }
 

@@ -36,7 +36,9 @@ struct Observed {
     std::vector<HeldStep> steps; ///< the held speeds it runs through; empty for a sweep
     std::vector<double> rpm;
     std::vector<double> torque_nm;
-    std::vector<double> driven_rad_s;                    ///< empty when not recorded
+    std::vector<double> driven_rad_s; ///< empty when not recorded
+    double slowestDriven_rad_s = 0.0; ///< at the ends of the sweep; 0 when not recorded
+    double fastestDriven_rad_s = 0.0;
     std::map<std::string, std::vector<double>> channels; ///< every other channel, as in the pull file
     ChannelTraits traits;                                ///< of the rows of the sweep
     CoastDown coast;                                     ///< what the rollers did afterwards
@@ -46,5 +48,8 @@ struct Observed {
 /// Throws DataError: no speed or torque, no sweep or too few held speeds, a speed no engine has, rollers of unknown
 /// inertia.
 Observed observe(const Pull& pull, const Dyno& dyno, const GridSettings& grid);
+
+/// The same without its rows, for days too large to hold; what was concluded from them stays.
+Observed withoutRows(Observed seen);
 
 } // namespace hillrun

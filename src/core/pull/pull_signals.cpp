@@ -28,23 +28,22 @@ public:
         takeDrivenSpeed();
         takeEngineSpeed();
         if (const Column* throttle = m_raw.find("throttle"))
-            m_out.throttle_pct = throttle->values;
+            m_out.throttle_pct = shared(*throttle);
         findRatio();
-        if (m_dyno.cell.kind == CellKind::ChassisInertia)
-            torqueFromRollers();
-        else
-            m_out.torque_nm = brakeTorque();
+        m_out.torque_nm = measuredTorque();
         correctUnit();
         addInertia();
         return std::move(m_out);
     }
 
 private:
+    [[nodiscard]] Rows shared(const Column& column) const { return {m_pull.raw, column}; }
+
     void takeTime() {
         const Column* time = m_raw.find("time");
         if (!time)
             throw DataError(Problem::NoTimeChannel, {});
-        m_out.time_s = time->values;
+        m_out.time_s = shared(*time);
         if (m_out.rows() < kFewestRows)
             throw DataError(Problem::TooFewSamples, {fmt::format("{}", m_out.rows())});
         for (size_t i = 1; i < m_out.rows(); ++i)
@@ -55,7 +54,7 @@ private:
 
     void takeDrivenSpeed() {
         if (const Column* roller = m_raw.find("roller_speed")) {
-            m_out.driven_rad_s = roller->values;
+            m_out.driven_rad_s = shared(*roller);
             m_out.drivenIsRoller = true;
             return;
         }
@@ -64,8 +63,10 @@ private:
         if (!road)
             return;
         m_out.drivenScaleKnown = radius_m.has_value();
+        std::vector<double> wheel_rad_s;
         for (const double v_kmh : road->values)
-            m_out.driven_rad_s.push_back(v_kmh / 3.6 / radius_m.value_or(kAnyRadius_m));
+            wheel_rad_s.push_back(v_kmh / 3.6 / radius_m.value_or(kAnyRadius_m));
+        m_out.driven_rad_s = std::move(wheel_rad_s);
     }
 
     /// The ratio that was fixed by hand, or that gear and tyre give.
@@ -77,14 +78,16 @@ private:
 
     void takeEngineSpeed() {
         if (const Column* speed = m_raw.find("engine_speed")) {
-            m_out.speed_rpm = speed->values;
+            m_out.speed_rpm = shared(*speed);
             return;
         }
         const auto ratio = statedRatio();
         if (m_out.driven_rad_s.empty() || !m_out.drivenScaleKnown || !ratio)
             throw DataError(Problem::NoSpeedChannel, {});
+        std::vector<double> speed_rpm;
         for (const double driven : m_out.driven_rad_s)
-            m_out.speed_rpm.push_back(driven * *ratio * kRpmPerRadS);
+            speed_rpm.push_back(driven * *ratio * kRpmPerRadS);
+        m_out.speed_rpm = std::move(speed_rpm);
         m_out.basis.push_back(fmt::format("Engine speed from the {} speed with a ratio of {:.3f}{}.",
                                           m_out.drivenIsRoller ? "roller" : "road", *ratio,
                                           m_pull.ratio ? ", set by hand" : ", from gear and tyre"));
@@ -115,9 +118,11 @@ private:
             m_out.ratio = median(std::move(ratios));
     }
 
-    [[nodiscard]] std::vector<double> brakeTorque() const {
+    Rows measuredTorque() {
+        if (m_dyno.cell.kind == CellKind::ChassisInertia)
+            return torqueFromRollers();
         if (const Column* torque = m_raw.find("torque"))
-            return torque->values;
+            return shared(*torque);
         const Column* power = m_raw.find("power");
         if (!power)
             throw DataError(Problem::NoTorqueChannel, {});
@@ -131,8 +136,10 @@ private:
     void correctUnit() {
         if (!m_pull.torqueFactor)
             return;
-        for (double& torque : m_out.torque_nm)
+        std::vector<double> torque_nm = m_out.torque_nm;
+        for (double& torque : torque_nm)
             torque *= *m_pull.torqueFactor;
+        m_out.torque_nm = std::move(torque_nm);
         m_out.basis.push_back(
             fmt::format("Torque times {:.4f}: its unit was corrected by hand.", *m_pull.torqueFactor));
     }
@@ -157,7 +164,7 @@ private:
         return rate;
     }
 
-    void torqueFromRollers() {
+    std::vector<double> torqueFromRollers() {
         const auto inertia = m_dyno.cell.rollerInertia_kgm2;
         if (!inertia || !(*inertia > 0.0))
             throw DataError(Problem::NoRollerInertia, {});
@@ -166,37 +173,43 @@ private:
         m_out.torqueFromRollers = true;
         const Derivative rate = rateOf(m_out.driven_rad_s);
         const Column* retarder = m_raw.find("retarder_torque");
-        m_out.torque_nm.resize(m_out.rows());
-        for (size_t i = 0; i < m_out.rows(); ++i) {
+        std::vector<double> torque_nm(m_out.rows());
+        for (size_t i = 0; i < torque_nm.size(); ++i) {
             const double brake_nm = retarder && std::isfinite(retarder->values[i]) ? retarder->values[i] : 0.0;
             const double atRoller_nm = *inertia * rate.perSecond[i] + brake_nm;
-            m_out.torque_nm[i] = atRoller_nm * m_out.driven_rad_s[i] / angularSpeed(m_out.speed_rpm[i]);
+            torque_nm[i] = atRoller_nm * m_out.driven_rad_s[i] / angularSpeed(m_out.speed_rpm[i]);
         }
         m_out.basis.push_back(fmt::format(
             "Power from rollers of {:.4g} kg m2 speeding up{}; differentiated over {:.2f} s (up to {:.1f} Hz).",
             *inertia, retarder ? ", the retarder's torque added" : "", rate.width_s, rate.bandwidth_hz));
+        return torque_nm;
     }
 
     /// What goes into speeding up engine and driveline while sweeping.
     void addInertia() {
         const double engine = m_dyno.engineInertia_kgm2.value_or(0.0);
+        const double driveline = drivelineInertia_kgm2(m_dyno, m_out.drivenIsRoller);
+        const bool drivelineCounts = driveline > 0.0 && !m_out.driven_rad_s.empty() && m_out.drivenScaleKnown;
+        if (!(engine > 0.0) && !drivelineCounts)
+            return;
+        std::vector<double> torque_nm = m_out.torque_nm;
         if (engine > 0.0) {
             std::vector<double> rad_s(m_out.rows());
             for (size_t i = 0; i < rad_s.size(); ++i)
                 rad_s[i] = angularSpeed(m_out.speed_rpm[i]);
             const Derivative rate = rateOf(rad_s);
             for (size_t i = 0; i < rad_s.size(); ++i)
-                m_out.torque_nm[i] += engine * rate.perSecond[i];
+                torque_nm[i] += engine * rate.perSecond[i];
             m_out.basis.push_back(fmt::format("Engine inertia of {:.3g} kg m2 taken into account.", engine));
         }
-        const double driveline = drivelineInertia_kgm2(m_dyno, m_out.drivenIsRoller);
-        if (driveline > 0.0 && !m_out.driven_rad_s.empty() && m_out.drivenScaleKnown) {
+        if (drivelineCounts) {
             const Derivative rate = rateOf(m_out.driven_rad_s);
             for (size_t i = 0; i < m_out.rows(); ++i)
-                m_out.torque_nm[i] +=
+                torque_nm[i] +=
                     driveline * rate.perSecond[i] * m_out.driven_rad_s[i] / angularSpeed(m_out.speed_rpm[i]);
             m_out.basis.push_back(fmt::format("Driveline inertia of {:.3g} kg m2 taken into account.", driveline));
         }
+        m_out.torque_nm = std::move(torque_nm);
     }
 
     const Pull& m_pull;

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/channels/rows.h"
 #include "core/pull/dyno.h"
 
 namespace hillrun {
@@ -9,11 +10,11 @@ namespace hillrun {
 /// What a curve is made of, one value a raw row: engine speed, and the torque the engine would give at the measuring
 /// place if it did not speed up. Before the air factor and before any smoothing.
 struct PullSignals {
-    std::vector<double> time_s;
-    std::vector<double> speed_rpm;
-    std::vector<double> torque_nm;    ///< referred to engine speed
-    std::vector<double> throttle_pct; ///< empty when not recorded
-    std::vector<double> driven_rad_s; ///< roller, else wheel; empty when not recorded
+    Rows time_s;
+    Rows speed_rpm;
+    Rows torque_nm;    ///< referred to engine speed
+    Rows throttle_pct; ///< empty when not recorded
+    Rows driven_rad_s; ///< roller, else wheel; empty when not recorded
     bool drivenIsRoller = false;
     bool torqueFromRollers = false; ///< measured by their own speeding up
     bool drivenScaleKnown = true;   ///< false: a road speed without a tyre radius; only good for relative changes

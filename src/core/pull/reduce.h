@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/pull/event_kind.h"
 #include "core/pull/observe.h"
 
 #include <memory>
@@ -30,7 +31,7 @@ struct Peak {
 
 /// Something seen on a curve.
 struct Event {
-    std::string kind;
+    EventKind kind = EventKind::Dip;
     RpmRange range_rpm;
     double from_s = 0.0;
     double to_s = 0.0;

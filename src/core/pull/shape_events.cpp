@@ -91,8 +91,8 @@ double meanIn(const std::vector<double>& rpm, const std::vector<double>& values,
 bool explained(const EventSheet& sheet, const RpmRange& range) {
     constexpr double near_rpm = 0.5 * kWide_rpm;
     return std::any_of(sheet.events.begin(), sheet.events.end(), [&](const Event& event) {
-        return (event.kind == "spike" || event.kind == "collapse" || event.kind == "start_spike" ||
-                event.kind == "gap") &&
+        return (event.kind == EventKind::Spike || event.kind == EventKind::Collapse ||
+                event.kind == EventKind::StartSpike || event.kind == EventKind::Gap) &&
                event.range_rpm.low < range.high + near_rpm && event.range_rpm.high > range.low - near_rpm;
     });
 }
@@ -167,7 +167,7 @@ void findShapeEvents(EventSheet& sheet) {
                             : shared                         ? ", in the other pulls too"
                                                              : ", in this pull only";
         const std::string causes = causesOf(sheet, bump.range, sign);
-        sheet.addRange(sign > 0.0 ? "hump" : "dip", bump.range, bump.size,
+        sheet.addRange(sign > 0.0 ? EventKind::Hump : EventKind::Dip, bump.range, bump.size,
                        fmt::format("torque {:+.1f} % against both sides near {:.0f} rpm{}. {}", 100.0 * bump.size,
                                    0.5 * (bump.range.low + bump.range.high), where,
                                    causes.empty() ? "No recorded channel moved with it" : causes));

@@ -25,7 +25,7 @@ void startSpike(EventSheet& sheet) {
             continue;
         const double size = startDeviation(sheet.curve, trim);
         const size_t at = 0;
-        sheet.events.push_back({"start_spike",
+        sheet.events.push_back({EventKind::StartSpike,
                                 {sheet.curve.sweep().whole_rpm.low, sheet.s.speed_rpm[at]},
                                 trim.from_s,
                                 trim.to_s,
@@ -60,17 +60,17 @@ void stumbles(EventSheet& sheet) {
     if (dips.size() >= 3) {
         const size_t from = dips.front().first;
         const size_t to = dips.back().second;
-        sheet.add("breakup", from, to, -deepest,
+        sheet.add(EventKind::Breakup, from, to, -deepest,
                   fmt::format("torque stumbles {} times by up to {:.0f} %, {}: ignition, trigger, plug or fuel",
                               dips.size(), -100.0 * deepest, rpmWords(sheet.s.speed_rpm[from], sheet.s.speed_rpm[to])));
         sheet.brokenUp = true;
     } else if (!dips.empty() && -deepest > 2.0 * limit) {
-        sheet.add("spike", dips.front().first, dips.back().second, -deepest,
+        sheet.add(EventKind::Spike, dips.front().first, dips.back().second, -deepest,
                   fmt::format("torque drops by {:.0f} % for a moment near {:.0f} rpm", -100.0 * deepest,
                               sheet.s.speed_rpm[dips.front().first]));
     }
     if (up < off.size() && !sheet.brokenUp) // between stumbles the running median itself is low
-        sheet.add("spike", up, up, off[up],
+        sheet.add(EventKind::Spike, up, up, off[up],
                   fmt::format("torque jumps by {:.0f} % for a moment near {:.0f} rpm", 100.0 * off[up],
                               sheet.s.speed_rpm[up]));
 }
@@ -105,7 +105,7 @@ void collapse(EventSheet& sheet) {
         }
     }
     if (at)
-        sheet.add("collapse", *at, s.rows() - 1, largest,
+        sheet.add(EventKind::Collapse, *at, s.rows() - 1, largest,
                   fmt::format("torque falls by {:.0f} % at once near {:.0f} rpm and stays down", 100.0 * largest,
                               s.speed_rpm[*at]));
 }
@@ -114,7 +114,7 @@ void limiter(EventSheet& sheet) {
     for (const Trim& trim : sheet.curve.sweep().trims)
         if (trim.reason == TrimReason::Limiter)
             sheet.events.push_back(
-                {"limiter",
+                {EventKind::Limiter,
                  {sheet.s.speed_rpm.back(), sheet.s.speed_rpm.back()},
                  trim.from_s,
                  trim.to_s,
@@ -126,7 +126,7 @@ void gap(EventSheet& sheet) {
     for (size_t i = 1; i < sheet.s.rows(); ++i) {
         const double missing = sheet.s.time_s[i] - sheet.s.time_s[i - 1];
         if (missing > std::max(0.1, 5.0 * sheet.s.step_s))
-            sheet.add("gap", i - 1, i, missing,
+            sheet.add(EventKind::Gap, i - 1, i, missing,
                       fmt::format("{:.1f} s are missing near {:.0f} rpm: the connection was lost", missing,
                                   sheet.s.speed_rpm[i]));
     }
@@ -146,7 +146,7 @@ void cutOff(EventSheet& sheet) {
     const double usual = usualEnd_rpm(sheet);
     const double reached = sheet.curve.sweep().whole_rpm.high;
     if (toTheEnd && reached < usual - kShortOfEnd_rpm)
-        sheet.add("cut_off", sheet.s.rows() - 1, sheet.s.rows() - 1, usual - reached,
+        sheet.add(EventKind::CutOff, sheet.s.rows() - 1, sheet.s.rows() - 1, usual - reached,
                   fmt::format("the recording stops at {:.0f} rpm, {:.0f} rpm short, with the throttle open", reached,
                               usual - reached));
 }
@@ -166,7 +166,7 @@ void lift(EventSheet& sheet) {
         for (size_t i = sweep.last + sheet.s.rowsIn(0.25); i < throttle.size(); ++i)
             reopened |= throttle[i] > open;
         const double at = sheet.s.speed_rpm.back();
-        sheet.events.push_back({"lift",
+        sheet.events.push_back({EventKind::Lift,
                                 {at, at},
                                 trim.from_s,
                                 trim.to_s,
@@ -189,7 +189,7 @@ void throttleShort(EventSheet& sheet) {
     const double usual = others.empty() ? 0.0 : median(others);
     if (!(others.empty() ? own < kThrottleShort_pct : own < usual - kThrottleBelowSet_pct))
         return;
-    sheet.add("throttle_short", 0, sheet.s.rows() - 1, others.empty() ? 100.0 - own : usual - own,
+    sheet.add(EventKind::ThrottleShort, 0, sheet.s.rows() - 1, others.empty() ? 100.0 - own : usual - own,
               fmt::format("the throttle opens to {:.0f} % only{}: linkage, cable stop or pedal", own,
                           others.empty() ? std::string() : fmt::format(", {:.0f} % in the other pulls", usual)));
 }

@@ -27,7 +27,7 @@ void absorber(EventSheet& sheet) {
     if (run.rows < sheet.s.rowsIn(0.2))
         return;
     const size_t to = run.first + run.rows - 1;
-    sheet.add("absorber_full", run.first, to, 1.0,
+    sheet.add(EventKind::AbsorberFull, run.first, to, 1.0,
               fmt::format("the absorber is fully loaded, {}: the engine is stronger than the brake there",
                           rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
 }
@@ -40,7 +40,7 @@ void dropout(EventSheet& sheet, const Column& column) {
     if (run.rows < std::max<size_t>(3, sheet.s.rowsIn(0.05)) || run.rows == values.size())
         return; // a channel without any value was never there
     const size_t to = run.first + run.rows - 1;
-    sheet.add("dropout", run.first, to, sheet.s.time_s[to] - sheet.s.time_s[run.first],
+    sheet.add(EventKind::Dropout, run.first, to, sheet.s.time_s[to] - sheet.s.time_s[run.first],
               fmt::format("no signal from {}, {}", channelLabel(column.name),
                           rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
 }
@@ -70,7 +70,7 @@ void noise(EventSheet& sheet, const Column& column) {
     const bool aboveLimit = limit && sd > *limit && (!usual || sd > 2.0 * *usual);
     if (!(abovePulls || aboveLimit) || (sheet.brokenUp && !aboveLimit))
         return;
-    sheet.add("noise", 0, sheet.s.rows() - 1, sd,
+    sheet.add(EventKind::Noise, 0, sheet.s.rows() - 1, sd,
               fmt::format("{} scatters by {:.3g} {}{}: look at its plug, ground and screen", channelLabel(column.name),
                           sd, column.unit,
                           usual && *usual > 0.0
@@ -101,7 +101,7 @@ void frozen(EventSheet& sheet, const Column& column) {
     if (!movesElsewhere && !movedBefore && !mustMove)
         return;
     const size_t to = run.first + run.rows - 1;
-    sheet.add("frozen", run.first, to, seconds,
+    sheet.add(EventKind::Frozen, run.first, to, seconds,
               fmt::format("{} stands at {:.4g} {} for {:.1f} s, {}", channelLabel(column.name), values[run.first],
                           column.unit, seconds, rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
 }

@@ -13,8 +13,6 @@ namespace {
 /// More do not make a median better, and the work stays in proportion to the pulls.
 constexpr size_t kMostCompanions = 12;
 
-double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : 0.0; }
-
 /// The used pulls of one set or build, in time order.
 using Group = std::vector<size_t>;
 
@@ -77,7 +75,7 @@ EventContext eventContext(const TestDay& day, const std::vector<PullResult>& pul
     assert(day.pulls.size() == pulls.size() && pulls[pull].curve);
     const Dyno dyno = dynoOf(day);
     EventContext out;
-    out.ambient_kpa = ambientOf(day.pulls[pull]);
+    out.ambient_kpa = stationPressure_kpa(day.pulls[pull]).value_or(0.0);
     out.boosted = day.article.engine.aspiration != Aspiration::Natural;
     out.steps = day.cell.sweep == SweepDirection::Steps;
     out.plannedEnd_rpm = day.plan.protocol.end_rpm;
@@ -87,7 +85,7 @@ EventContext eventContext(const TestDay& day, const std::vector<PullResult>& pul
     for (int gear = 1; gear <= static_cast<int>(dyno.vehicle.gears.size()); ++gear)
         out.gearRatios.push_back(gearRatio(dyno, gear, pulls[pull].curve->source().drivenIsRoller));
     for (const size_t other : companions.pulls)
-        out.references.push_back({pulls[other].curve.get(), ambientOf(day.pulls[other])});
+        out.references.push_back({pulls[other].curve.get(), stationPressure_kpa(day.pulls[other]).value_or(0.0)});
     return out;
 }
 

@@ -24,8 +24,8 @@ struct Reading {
 std::vector<Reading> pressuresOf(const TestDay& day, const DayAnalysis& analysis) {
     std::vector<Reading> out;
     for (size_t i = 0; i < analysis.pulls.size(); ++i)
-        if (analysis.pulls[i].used && day.pulls[i].weather)
-            out.push_back({day.pulls[i].id, analysis.pulls[i].time_h, day.pulls[i].weather->pressure_pa / 1000.0});
+        if (const auto pressure = stationPressure_kpa(day.pulls[i]); analysis.pulls[i].used && pressure)
+            out.push_back({day.pulls[i].id, analysis.pulls[i].time_h, *pressure});
     std::stable_sort(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.time_h < b.time_h; });
     return out;
 }
@@ -36,20 +36,75 @@ bool farApart(const Reading& one, const Reading& other) {
 }
 
 /// Those that neither neighbour bears out, although the neighbours agree with each other.
-std::vector<std::string> impossiblePressures(const std::vector<Reading>& readings) {
-    std::vector<std::string> out;
+void addImpossiblePressures(std::vector<DayDoubt>& out, const std::vector<Reading>& readings) {
     for (size_t i = 1; i + 1 < readings.size(); ++i) {
+        const Reading& own = readings[i];
         const Reading& before = readings[i - 1];
         const Reading& after = readings[i + 1];
-        if (!farApart(readings[i], before) || !farApart(readings[i], after) || farApart(before, after))
+        if (!farApart(own, before) || !farApart(own, after) || farApart(before, after))
             continue;
-        const double off = readings[i].pressure_kpa - 0.5 * (before.pressure_kpa + after.pressure_kpa);
+        const double neighbours_kpa = 0.5 * (before.pressure_kpa + after.pressure_kpa);
+        const double off = own.pressure_kpa - neighbours_kpa;
         out.push_back(
-            fmt::format("{}: its air pressure lies {:.1f} kPa {} that of its neighbours, which cannot be: read "
-                        "the barometer again or set it aside.",
-                        readings[i].pull, std::abs(off), off > 0.0 ? "above" : "below"));
+            {DoubtKind::Pressure,
+             fmt::format("{}: its air pressure lies {:.1f} kPa {} that of its neighbours, which cannot be: read the "
+                         "barometer again or set it aside.",
+                         own.pull, std::abs(off), off > 0.0 ? "above" : "below"),
+             {own.pull},
+             neighbours_kpa,
+             {own.pull},
+             "its air pressure cannot be"});
     }
-    return out;
+}
+
+bool isDoubted(const std::vector<DayDoubt>& doubts, DoubtKind kind, const std::string& pull) {
+    return std::any_of(doubts.begin(), doubts.end(), [&](const DayDoubt& doubt) {
+        return doubt.kind == kind && std::find(doubt.pulls.begin(), doubt.pulls.end(), pull) != doubt.pulls.end();
+    });
+}
+
+/// One barometer, one doubt. The station's pressure is the figure's share of the standard atmosphere's at its height.
+void addSeaLevel(std::vector<DayDoubt>& out, const std::vector<Reading>& readings, std::optional<double> altitude_m) {
+    DayDoubt doubt{DoubtKind::SeaLevel, {}, {}, {}, {}, {}};
+    for (const Reading& reading : readings) {
+        const std::string sea = seaLevelWarning(reading.pressure_kpa, altitude_m);
+        if (sea.empty() || isDoubted(out, DoubtKind::Pressure, reading.pull))
+            continue;
+        if (doubt.pulls.empty()) {
+            doubt.text = fmt::format("{}: {}", reading.pull, sea);
+            doubt.pressure_kpa = reading.pressure_kpa * standardPressure_pa(*altitude_m) / standardPressure_pa(0.0);
+        }
+        doubt.pulls.push_back(reading.pull);
+    }
+    if (!doubt.pulls.empty())
+        out.push_back(std::move(doubt));
+}
+
+void addSettling(std::vector<DayDoubt>& out, const TestDay& day, const DayAnalysis& analysis) {
+    const PullResult* first = nullptr;
+    for (const PullResult& pull : analysis.pulls)
+        if (pull.used && !day.builds.empty() && pull.build == day.builds.front().id &&
+            (!first || pull.time_h < first->time_h))
+            first = &pull;
+    const double slope_pct = first ? settlingSlope_pct(day, analysis, first->set) : 0.0;
+    if (slope_pct == 0.0)
+        return;
+    DayDoubt doubt{DoubtKind::Settling,
+                   fmt::format("The first set of {} still {} {:.1f} % a pull: the base had not settled; set its first "
+                               "pulls aside or take the base again.",
+                               first->build, slope_pct > 0.0 ? "climbs" : "falls", std::abs(slope_pct)),
+                   {},
+                   {},
+                   {first->id},
+                   "the base had not settled"};
+    for (const PullResult& pull : analysis.pulls)
+        if (pull.used && pull.set == first->set)
+            doubt.pulls.push_back(pull.id);
+    const bool weatherExplains = std::any_of(doubt.pulls.begin(), doubt.pulls.end(), [&](const std::string& pull) {
+        return isDoubted(out, DoubtKind::Pressure, pull);
+    });
+    if (!weatherExplains)
+        out.push_back(std::move(doubt));
 }
 
 } // namespace
@@ -82,25 +137,12 @@ double settlingSlope_pct(const TestDay& day, const DayAnalysis& analysis, int se
     return slope_pct;
 }
 
-std::vector<std::string> dayWarnings(const TestDay& day, const DayAnalysis& analysis) {
+std::vector<DayDoubt> dayDoubts(const TestDay& day, const DayAnalysis& analysis) {
     const std::vector<Reading> readings = pressuresOf(day, analysis);
-    std::vector<std::string> out = impossiblePressures(readings);
-    for (const Reading& reading : readings)
-        if (const std::string sea = seaLevelWarning(reading.pressure_kpa, day.cell.altitude_m); !sea.empty()) {
-            out.push_back(fmt::format("{}: {}", reading.pull, sea));
-            break; // one barometer, one sentence
-        }
-    const PullResult* first = nullptr;
-    for (const PullResult& pull : analysis.pulls)
-        if (pull.used && !day.builds.empty() && pull.build == day.builds.front().id &&
-            (!first || pull.time_h < first->time_h))
-            first = &pull;
-    const double slope_pct = first ? settlingSlope_pct(day, analysis, first->set) : 0.0;
-    if (slope_pct != 0.0)
-        out.push_back(
-            fmt::format("The first set of {} still {} {:.1f} % a pull: the base had not settled; set its first "
-                        "pulls aside or take the base again.",
-                        first->build, slope_pct > 0.0 ? "climbs" : "falls", std::abs(slope_pct)));
+    std::vector<DayDoubt> out;
+    addImpossiblePressures(out, readings);
+    addSeaLevel(out, readings, day.cell.altitude_m);
+    addSettling(out, day, analysis);
     return out;
 }
 

@@ -18,8 +18,6 @@ constexpr double kUsualRepeatability_pct = 0.5;
 constexpr double kSmallestOff_pct = 0.8;
 /// Pressure of the air may move this much at once and by the hour before it is questioned, kPa (common practice).
 
-double ambientOf(const Pull& pull) { return pull.weather ? pull.weather->pressure_pa / 1000.0 : 0.0; }
-
 double meanOf(const std::vector<double>& values) {
     double sum = 0.0;
     double count = 0.0;
@@ -90,7 +88,7 @@ private:
         m_slip.suspicious = !m_slip.lines.empty() && m_slip.lines.front().weight == SlipWeight::Warning;
         const auto first = std::find_if_not(m_slip.events.begin(), m_slip.events.end(), isRemark);
         if (first != m_slip.events.end())
-            m_slip.headline = eventTitle(first->kind);
+            m_slip.headline = eventKindInfo(first->kind).title;
         else if (m_slip.suspicious)
             m_slip.headline = "look at this";
         else
@@ -116,9 +114,9 @@ private:
         m_slip.events = m_result->events;
         for (size_t i = 0; i < m_slip.events.size(); ++i) {
             const Event& event = m_slip.events[i];
-            std::string text = eventTitle(event.kind) + ": " + event.why;
+            std::string text = fmt::format("{}: {}", eventKindInfo(event.kind).title, event.why);
             text.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(text.front())));
-            add(isRemark(event) ? SlipWeight::Note : SlipWeight::Warning, text, event.kind);
+            add(isRemark(event) ? SlipWeight::Note : SlipWeight::Warning, text, eventKindInfo(event.kind).name);
             m_slip.lines.back().event = i;
         }
     }
@@ -227,7 +225,7 @@ private:
             add(SlipWeight::Warning, "No weather: the pull cannot be corrected.", "weather");
             return;
         }
-        const double pressure = ambientOf(m_pull);
+        const double pressure = stationPressure_kpa(m_pull).value_or(0.0);
         if (const std::string sea = seaLevelWarning(pressure, m_day.cell.altitude_m); !sea.empty())
             add(SlipWeight::Warning, sea, "weather");
         const PullResult* before = nullptr;
@@ -237,7 +235,7 @@ private:
         const Pull* last = before ? findPull(m_day, before->id) : nullptr;
         if (!last || !last->weather)
             return;
-        const double jump = pressure - ambientOf(*last);
+        const double jump = pressure - stationPressure_kpa(*last).value_or(0.0);
         if (std::abs(jump) > likelyPressureChange_kpa(m_result->time_h - before->time_h))
             add(SlipWeight::Warning,
                 fmt::format("Air pressure {:+.2f} kPa since {}: read the barometer again.", jump, last->id), "weather");

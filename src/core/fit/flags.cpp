@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/compare/flags.h"
+#include "core/fit/flags.h"
 
 #include "core/errors/data_error.h"
 
@@ -8,6 +8,7 @@
 #include <boost/math/distributions/students_t.hpp>
 #include <cmath>
 #include <limits>
+#include <numeric>
 #include <optional>
 
 namespace hillrun {
@@ -207,19 +208,19 @@ std::vector<PullFlag> flagPulls(const DayModel& model) {
     if (input.pulls.size() < 3)
         return out;
     std::optional<Found> found = worstOf(model);
+    std::vector<size_t> number(input.pulls.size()); ///< of what is left
+    std::iota(number.begin(), number.end(), size_t{0});
     for (FitInput rest = input; found; found = worstWhenFitted(rest)) {
         const size_t pull = found->flag.pull;
-        const std::string id = rest.pulls[pull].id;
         const bool pair = found->flag.kind != FlagKind::Rough && isOneOfAPair(rest, pull);
         if (pair)
             found->flag.kind = FlagKind::Disagree;
-        const auto original =
-            std::find_if(input.pulls.begin(), input.pulls.end(), [&](const FitPull& p) { return p.id == id; });
-        found->flag.pull = static_cast<size_t>(original - input.pulls.begin());
+        found->flag.pull = number[pull];
         out.push_back(found->flag);
         if (pair || out.size() == kMostFlags || !everyBuildStays(rest, pull))
             break;
         rest = without(rest, pull);
+        number.erase(number.begin() + static_cast<long>(pull));
     }
     return out;
 }

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/compare/contrast.h"
+#include "core/fit/contrast.h"
 
 #include <algorithm>
 #include <boost/math/distributions/students_t.hpp>

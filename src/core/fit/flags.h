@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/compare/day_model.h"
+#include "core/fit/day_model.h"
 
 #include <vector>
 

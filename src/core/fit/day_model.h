@@ -4,7 +4,6 @@
 
 #include <Eigen/Dense>
 #include <optional>
-#include <string>
 #include <vector>
 
 // All pulls of a day in one least-squares fit on the log scale. Every pull is split into a level (one number, its mean
@@ -14,7 +13,6 @@ namespace hillrun {
 
 /// A pull as the fit sees it.
 struct FitPull {
-    std::string id;
     int build = 0;       ///< column of the design
     double time_h = 0.0; ///< clock time
     int set = 0;         ///< unbroken run of pulls of one fitted build

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/compare/short_pull.h"
+#include "core/answer/short_pull.h"
+
+#include "core/units/rpm_range.h"
 
 #include <algorithm>
 #include <cmath>
@@ -26,7 +28,7 @@ RpmRange reachOf(const FitInput& fit, size_t pull) {
 
 } // namespace
 
-std::optional<ShortPull> findShortPull(const FitInput& fit, const std::vector<char>& counts) {
+std::optional<ShortReach> findShortPull(const FitInput& fit, const std::vector<char>& counts) {
     std::vector<RpmRange> reach;
     for (size_t i = 0; i < fit.pulls.size(); ++i)
         reach.push_back(reachOf(fit, i));
@@ -39,7 +41,7 @@ std::optional<ShortPull> findShortPull(const FitInput& fit, const std::vector<ch
     };
     const RpmRange all = shared(reach.size());
     const double width = std::max(0.0, all.high - all.low);
-    std::optional<ShortPull> out;
+    std::optional<ShortReach> out;
     double most = 0.0;
     for (size_t i = 0; i < reach.size(); ++i) {
         const auto sameBuild = std::count_if(fit.pulls.begin(), fit.pulls.end(),
@@ -52,7 +54,7 @@ std::optional<ShortPull> findShortPull(const FitInput& fit, const std::vector<ch
             continue;
         most = grown;
         const bool atTop = rest.high - reach[i].high > reach[i].low - rest.low;
-        out = ShortPull{fit.pulls[i].id, atTop, atTop ? reach[i].high : reach[i].low, atTop ? rest.high : rest.low};
+        out = ShortReach{i, atTop, atTop ? reach[i].high : reach[i].low, atTop ? rest.high : rest.low};
     }
     return out;
 }

@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/compare/day_model.h"
-#include "core/compare/draws.h"
+#include "core/fit/day_model.h"
+#include "core/fit/draws.h"
 
 #include <optional>
 #include <span>

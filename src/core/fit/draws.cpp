@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/compare/draws.h"
+#include "core/fit/draws.h"
 
 #include <algorithm>
 #include <boost/random/chi_squared_distribution.hpp>

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/compare/day_model.h"
+#include "core/fit/day_model.h"
 
 #include "core/errors/data_error.h"
 

@@ -42,6 +42,7 @@ MainWindow::MainWindow(Dialogs& dialogs)
     setAcceptDrops(true);
     resize(1280, 800);
     setMinimumSize(1000, 620);
+    m_look.setDark(m_settings.get(settings::kDark));
     m_actions = new ActionRegistry(this);
     declareActions();
     layOut();
@@ -55,7 +56,7 @@ MainWindow::MainWindow(Dialogs& dialogs)
 MainWindow::~MainWindow() {
     m_document.disconnect(this);
     m_document.undoStack().disconnect(this);
-    delete takeCentralWidget(); // pages still look at the document when they are hidden
+    delete centralWidget(); // pages still look at the document when they are hidden
 }
 
 void MainWindow::declareActions() {
@@ -346,16 +347,15 @@ void MainWindow::connectDocument() {
     connect(m_files, &DayFiles::begun, this, [this] { showPage(Page::Prepare); });
     connect(m_files, &DayFiles::imported, this, [this] { showPage(Page::Check); });
     connect(m_files, &DayFiles::stored, this, &MainWindow::refreshActions);
-    connect(&m_look, &Look::changed, this, [this] {
-        qApp->setStyleSheet(m_look.styleSheet());
-        m_actions->get("compare.swap")->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink));
-    });
+    connect(&m_look, &Look::changed, this, &MainWindow::applyLook);
+}
+
+void MainWindow::applyLook() {
+    qApp->setStyleSheet(m_look.styleSheet());
+    m_actions->get("compare.swap")->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink));
 }
 
 void MainWindow::restoreState() {
-    qApp->setStyleSheet(m_look.styleSheet());
-    m_actions->get("compare.swap")->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink));
-    setDark(m_settings.get(settings::kDark));
     restoreGeometry(m_settings.get(settings::kGeometry));
     AnalysisSettings analysis;
     try {
@@ -376,6 +376,7 @@ void MainWindow::restoreState() {
         if (wanted == QLatin1StringView(name))
             page = value;
     showPage(page);
+    applyLook(); // once, when all is there: each widget that is put into a styled window is styled anew
 }
 
 void MainWindow::rememberState() {

@@ -68,6 +68,7 @@ private:
     void make(Page page);
     template <class Made> Made& placed(Made*& page, Page at, Made* made);
     void connectDocument();
+    void applyLook();
     void restoreState();
     void rememberState();
     void refreshTitle();

@@ -52,8 +52,6 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     QSizePolicy keepsRoom = m_busy->sizePolicy();
     keepsRoom.setRetainSizeWhenHidden(true); // nothing jumps while a figure is worked out
     m_busy->setSizePolicy(keepsRoom);
-    m_busy->setText(tr("working \u2026 100\u00A0%"));
-    m_busy->setMinimumWidth(m_busy->sizeHint().width());
     m_busy->setVisible(false);
     row->addWidget(wordmark);
     row->addSpacing(10);
@@ -178,6 +176,10 @@ void TopBar::setBusy(bool busy) {
 }
 
 void TopBar::setProgress(double share) {
+    if (m_busy->minimumWidth() == 0) { // nothing moves while it counts
+        m_busy->setText(tr("working \u2026 100\u00A0%"));
+        m_busy->setMinimumWidth(m_busy->sizeHint().width());
+    }
     m_busy->setText(tr("working \u2026 %1\u00A0%").arg(std::lround(100.0 * share)));
 }
 

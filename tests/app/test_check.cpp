@@ -173,6 +173,25 @@ TEST_CASE("weather that cannot be is marked, told and answered wherever it is me
     CHECK(w.analysis().doubts.empty());
 }
 
+TEST_CASE("sea-level figures become the station's, each by its own reading") {
+    test::TemporaryFolder folder;
+    TestDay high = readDay(test::demoDay());
+    high.cell.altitude_m = 1000.0;
+    saveDay(high, folder.path() / "high", std::nullopt);
+    CheckWindow w(folder.path() / "high", "p01");
+    QToolButton* take = w.offer("offerAnswer", u"Take station pressure for 10 pulls"_s);
+    REQUIRE(take);
+    QTest::mouseClick(take, Qt::LeftButton);
+    REQUIRE(w.settled());
+    CHECK(w.analysis().doubts.empty());
+    for (const Pull& before : high.pulls) // ISO 2533: 898.75 hPa at 1000 m, 1013.25 at sea level
+        if (before.use)
+            CHECK(w.pull(before.id.c_str()).weather->pressure_pa ==
+                  Approx(before.weather->pressure_pa * 898.75 / 1013.25).margin(12.0));
+    w.trigger("edit.undo");
+    CHECK(w.pull("p01").weather->pressure_pa == high.pulls[0].weather->pressure_pa);
+}
+
 TEST_CASE("the finding's place puts the cursor there, in every view") {
     CheckWindow w(test::rollerDay(), "p02");
     QToolButton* show = w.offer("offerShow");

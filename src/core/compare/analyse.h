@@ -52,7 +52,7 @@ struct DayDoubt {
     DoubtKind kind = DoubtKind::Pressure;
     std::string text;
     std::vector<std::string> pulls;     ///< that it is about
-    std::optional<double> pressure_kpa; ///< what may be taken for their air pressure instead
+    std::optional<double> pressure_kpa; ///< the first one's air pressure as it may be taken instead
     std::vector<std::string> setAside;  ///< pulls that may be set aside for it
     std::string reason;                 ///< to be noted with them
     bool operator==(const DayDoubt&) const = default;

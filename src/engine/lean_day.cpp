@@ -15,6 +15,9 @@ const auto kReadable = std::make_shared<const ChannelTable>();
 
 std::vector<Event> eventsOf(const TestDay& day, const std::vector<PullResult>& pulls, size_t number,
                             const Companions& companions, const Pull& pull, const Dyno& dyno) {
+    const std::string& known = day.pulls[number].sha256;
+    if (!pull.raw || pull.sha256 != known) // its file was changed between the two readings
+        throw DataError(Problem::ChecksumDiffers, {known, pull.sha256}, {.file = pull.file});
     Curve curve = *pulls[number].curve;
     Observed seen = *curve.seen;
     seen.recorded = pullSignals(pull, dyno);

@@ -288,3 +288,24 @@ TEST_CASE("a pull that cannot be had is left out of a day that is not held, with
     CHECK_THROWS_AS(analyseLean(bare, {}, [](size_t) -> Pull { throw DataError(Problem::FileMissing, {}); }),
                     DataError);
 }
+
+TEST_CASE("a pull whose file changes between the two readings is an error, never another pull's events") {
+    const TestDay day = readDay(test::demoDay());
+    TestDay bare = day;
+    for (Pull& pull : bare.pulls)
+        pull.raw.reset();
+    for (const bool gone : {true, false}) {
+        std::atomic<size_t> reads = 0;
+        const auto read = [&](size_t number) {
+            Pull pull = day.pulls[number];
+            if (++reads > day.pulls.size() && number == 4) {
+                if (gone)
+                    pull.raw.reset();
+                else
+                    pull.sha256 = std::string(64, '0');
+            }
+            return pull;
+        };
+        CHECK_THROWS_AS(analyseLean(bare, {}, read), DataError);
+    }
+}

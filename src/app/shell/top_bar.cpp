@@ -176,11 +176,8 @@ void TopBar::setBusy(bool busy) {
 }
 
 void TopBar::setProgress(double share) {
-    if (m_busy->minimumWidth() == 0) { // nothing moves while it counts
-        m_busy->setText(tr("working \u2026 100\u00A0%"));
-        m_busy->setMinimumWidth(m_busy->sizeHint().width());
-    }
-    m_busy->setText(tr("working \u2026 %1\u00A0%").arg(std::lround(100.0 * share)));
+    m_busy->setMinimumWidth(m_busy->width()); // nothing moves while it counts
+    m_busy->setText(tr("%1\u00A0%").arg(std::lround(100.0 * share)));
 }
 
 } // namespace hillrun

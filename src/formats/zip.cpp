@@ -6,6 +6,7 @@
 #include "core/errors/shown_text.h"
 #include "formats/file_io.h"
 
+#include <algorithm>
 #include <archive.h>
 #include <archive_entry.h>
 #include <clocale>
@@ -94,7 +95,9 @@ std::string nameOf(archive_entry* entry, const fs::path& path) {
         name = archive_entry_pathname(entry);
     if (!name)
         throw DataError(Problem::ArchiveBroken, {"the name of a file in it cannot be read"}, {.file = path.string()});
-    return keptText(name);
+    std::string out = keptText(name);
+    std::replace(out.begin(), out.end(), '\\', '/'); // as the library writes it; before anybody asks where it leads
+    return out;
 }
 
 /// The folder that holds day.json, with a slash; empty when it stands at the top.

@@ -217,3 +217,23 @@ TEST_CASE("a name that no file system takes is refused where it comes in") {
     std::ofstream(folder.path() / "day.json") << day;
     CHECK(refuses([&] { (void)readDay(folder.path()); }, "longer than 255 bytes"));
 }
+
+TEST_CASE("a name in a zip that is written with backslashes is one with slashes, and may not lead outside either") {
+    test::TemporaryFolder folder;
+    const auto spelled = [&](const std::string& name) { // of the same length, so that its bytes can be changed in place
+        std::string twin = name;
+        std::replace(twin.begin(), twin.end(), '\\', '+');
+        std::replace(twin.begin(), twin.end(), '.', '-');
+        writeZip(folder.path() / "a.zip", {{twin, "rows"}, {"day.json", "{}"}});
+        std::string bytes = readFileText(folder.path() / "a.zip");
+        for (size_t at = bytes.find(twin); at != std::string::npos; at = bytes.find(twin, at + 1))
+            bytes.replace(at, name.size(), name);
+        writeFileSafely(folder.path() / "b.zip", bytes);
+        return readZip(folder.path() / "b.zip");
+    };
+    const auto files = spelled("pulls\\p01.csv");
+    REQUIRE(files.contains("pulls/p01.csv"));
+    writeZip(folder.path() / "c.zip", files);
+    CHECK(readZip(folder.path() / "c.zip") == files);
+    CHECK_THROWS_AS(spelled("..\\..\\p01.csv"), DataError);
+}

@@ -123,15 +123,17 @@ std::string lowered(std::string_view text) {
 
 } // namespace
 
+std::string_view withoutBlanks(std::string_view text) {
+    trimFront(text);
+    trimBack(text);
+    return text;
+}
+
 std::string_view bareCell(std::string_view cell) {
-    trimFront(cell);
-    trimBack(cell);
+    cell = withoutBlanks(cell);
     for (const char quote : {'"', '\''})
-        if (cell.size() >= 2 && cell.front() == quote && cell.back() == quote) {
-            cell = cell.substr(1, cell.size() - 2);
-            trimFront(cell);
-            trimBack(cell);
-        }
+        if (cell.size() >= 2 && cell.front() == quote && cell.back() == quote)
+            cell = withoutBlanks(cell.substr(1, cell.size() - 2));
     return cell;
 }
 

@@ -22,7 +22,8 @@ struct NumberText {
     std::string_view unit;
 };
 
-/// Without blanks of any kind and quotes around it.
+std::string_view withoutBlanks(std::string_view text); ///< around it, of any kind
+/// Without blanks and quotes around it.
 std::string_view bareCell(std::string_view cell);
 /// Nothing there, or a word for it: "n/a", "---", "OL", "ERR", "inf", "TRUE" ...
 bool isBlankWord(std::string_view cell);

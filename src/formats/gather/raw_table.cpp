@@ -134,10 +134,10 @@ bool isComment(std::string_view line) {
 }
 
 std::string_view withoutCommentSign(std::string_view line) {
-    line = bareCell(line);
+    line = withoutBlanks(line);
     while (!line.empty() && (line.front() == '#' || line.front() == '%' || line.front() == '!' || line.front() == '/'))
         line.remove_prefix(1);
-    return bareCell(line);
+    return withoutBlanks(line);
 }
 
 /// "-----+----", "=====": a line drawn with signs.

@@ -68,7 +68,7 @@ ColumnMeaning guessMeaning(const std::string& header, const std::string& unitTex
             if (name != bare(channel.name) && name != bare(channel.label) && !isOneOf(name, channel.otherNames))
                 continue;
             // "speed [km/h]" is road speed, not engine speed: the unit must fit.
-            if (unit && !unitText.empty() && unit->dimension != channel.dimension)
+            if (unit && !unitText.empty() && !asUnitOf(*unit, channel.dimension))
                 continue;
             out.channel = channel.name;
             out.guessed = true;
@@ -96,9 +96,10 @@ Unit unitOf(const ColumnMeaning& meaning, const std::string& file, long headerLi
     if (!unit)
         throw DataError(Problem::UnknownUnit, {meaning.unit}, place);
     const bool wordless = unit->dimension == Dimension::None && (meaning.unit.empty() || meaning.unit == "1");
-    if (unit->dimension != info->dimension && !wordless)
+    const auto fitting = asUnitOf(*unit, info->dimension);
+    if (!fitting && !wordless)
         throw DataError(Problem::WrongUnitKind, {meaning.unit, info->name}, place);
-    return *unit;
+    return fitting.value_or(*unit);
 }
 
 /// "torque" twice is an error in our own spelling; elsewhere the second keeps a name of its own. `next` remembers the

@@ -43,6 +43,10 @@ enum class Dimension {
     Angle,        ///< deg
     Percent,      ///< %
     Current,      ///< mA
+    Voltage,      ///< V
+    Frequency,    ///< Hz
+    VolumeFlow,   ///< l/h
+    MassPerStroke, ///< mg
 };
 
 /// A unit as met in a file: value_canonical = value * scale + offset, in the canonical unit of the pull file.
@@ -59,6 +63,8 @@ struct Unit {
 
 /// Reads a unit as loggers spell them ("psi", "lb-ft", "degF", "1/min"); nothing when it is not known.
 std::optional<Unit> parseUnit(std::string_view text);
+/// The same unit as one of another dimension: rotation stands in rpm, rad/s or Hz. Nothing when it is of another kind.
+std::optional<Unit> asUnitOf(const Unit& unit, Dimension dimension);
 /// The unit of the pull file for a dimension ("kPa", "N.m"); "1" for None.
 std::string canonicalUnitText(Dimension dimension);
 

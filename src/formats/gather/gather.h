@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/channels/channel_table.h"
+#include "core/day/test_day.h"
+#include "formats/gather/column_meanings.h"
+#include "formats/gather/preamble.h"
+#include "formats/gather/pull_split.h"
+#include "formats/gather/text_decoding.h"
+
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+// A stranger's file on its way to pulls: decoded, cut into rows and columns, understood, doubted. Everything that was
+// decided can be decided otherwise; reading again with other choices is one call.
+
+namespace hillrun {
+
+/// What somebody may decide in place of the program.
+struct GatherChoices {
+    std::optional<TextEncoding> encoding;
+    TableChoices table;
+    std::optional<double> rate_hz;
+    std::optional<bool> monthFirst;
+    ColumnChoices columns;
+    std::optional<std::vector<RowSpan>> pulls;
+    bool operator==(const GatherChoices&) const = default;
+};
+
+/// One pull of a file.
+struct GatheredPull {
+    ColumnGroup columns;
+    RowSpan rows;
+    size_t axis = 0;     ///< index into `axes`
+    std::string label;   ///< what the file calls it ("Run 2"); may be empty
+    std::string started; ///< ISO time; empty when not known
+    RpmRange sweep_rpm;
+    double sweep_s = 0.0;
+    bool use = true;
+    bool operator==(const GatheredPull&) const = default;
+};
+
+struct GatheredFile {
+    std::string name; ///< of the file, for messages
+    DecodedText text;
+    RawTable table;
+    Preamble preamble;
+    std::vector<GatheredColumn> columns;   ///< one a column of the table
+    std::vector<std::vector<double>> axes; ///< seconds a row, one a group of columns
+    std::vector<GatheredPull> pulls;
+    std::optional<Atmosphere> weather;
+    GatherNotes notes;
+};
+
+/// Reads the bytes of a file. Throws DataError when no table, no time, no speed or no torque can be found; the choices
+/// may mend it.
+GatheredFile gather(std::string_view bytes, const std::string& file, const GatherChoices& choices = {});
+
+/// One pull with every channel in the units of the pull file. Throws DataError (what `checkPull` finds).
+ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double ambient_kpa);
+
+/// The notes that somebody should look at.
+GatherNotes doubtsOf(const GatherNotes& notes);
+
+} // namespace hillrun

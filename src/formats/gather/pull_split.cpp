@@ -1,0 +1,157 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/gather/pull_split.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace hillrun {
+namespace {
+
+constexpr size_t kFewestRows = 5;
+constexpr double kGap_s = 1.0; ///< no logger that is used for pulls samples more slowly
+constexpr double kGapInSteps = 20.0;
+
+double medianStep(std::span<const double> time_s) {
+    std::vector<double> steps;
+    for (size_t i = 1; i < time_s.size(); ++i)
+        if (const double step = time_s[i] - time_s[i - 1]; step > 0.0)
+            steps.push_back(step);
+    if (steps.empty())
+        return 0.0;
+    const auto middle = steps.begin() + static_cast<std::ptrdiff_t>(steps.size() / 2);
+    std::nth_element(steps.begin(), middle, steps.end());
+    return *middle;
+}
+
+/// A turning point of the speed.
+struct Turn {
+    size_t row = 0;
+    double rpm = 0.0;
+    bool top = false;
+};
+
+/// Valleys and tops in turn; what goes up or down by less than `least` is no turn.
+std::vector<Turn> turnsOf(std::span<const double> rpm, double least) {
+    std::vector<Turn> out;
+    Turn low{0, std::numeric_limits<double>::infinity(), false};
+    Turn high{0, -std::numeric_limits<double>::infinity(), true};
+    bool climbing = true;
+    for (size_t row = 0; row < rpm.size(); ++row) {
+        if (!std::isfinite(rpm[row]))
+            continue;
+        if (climbing) {
+            if (out.empty() && rpm[row] < low.rpm && high.rpm - low.rpm < least)
+                low = {row, rpm[row], false};
+            if (rpm[row] > high.rpm)
+                high = {row, rpm[row], true};
+            if (rpm[row] < high.rpm - least) {
+                if (high.row > low.row && std::isfinite(low.rpm))
+                    out.push_back(low);
+                out.push_back(high);
+                climbing = false;
+                low = {row, rpm[row], false};
+            }
+        } else {
+            if (rpm[row] < low.rpm)
+                low = {row, rpm[row], false};
+            if (rpm[row] > low.rpm + least) {
+                climbing = true;
+                high = {row, rpm[row], true};
+            }
+        }
+    }
+    if (climbing && high.row > low.row && std::isfinite(low.rpm)) {
+        out.push_back(low);
+        out.push_back(high);
+    }
+    return out;
+}
+
+} // namespace
+
+std::vector<size_t> sweepCuts(std::span<const double> time_s, std::span<const double> speed_rpm) {
+    double lowest = std::numeric_limits<double>::infinity();
+    double highest = -lowest;
+    for (const double rpm : speed_rpm)
+        if (std::isfinite(rpm)) {
+            lowest = std::min(lowest, rpm);
+            highest = std::max(highest, rpm);
+        }
+    const double range = highest - lowest;
+    if (!(range > 500.0))
+        return {};
+    const std::vector<Turn> turns = turnsOf(speed_rpm, 0.35 * range);
+    // Climbs that are sweeps: high enough, long enough.
+    std::vector<size_t> starts;
+    for (size_t i = 0; i + 1 < turns.size(); ++i) {
+        const bool climb = !turns[i].top && turns[i + 1].top;
+        if (!climb || turns[i + 1].rpm - turns[i].rpm < 0.5 * range ||
+            time_s[turns[i + 1].row] - time_s[turns[i].row] < 1.0)
+            continue;
+        starts.push_back(turns[i].row);
+    }
+    if (starts.size() < 2)
+        return {};
+    return {starts.begin() + 1, starts.end()};
+}
+
+std::vector<RowPull> splitPulls(const SplitSignals& signals) {
+    const size_t rows = signals.time_s.size();
+    std::vector<RowPull> pieces;
+    const double gap = std::max(kGap_s, kGapInSteps * medianStep(signals.time_s));
+    const double step = medianStep(signals.time_s);
+    RowPull piece;
+    double last = std::numeric_limits<double>::quiet_NaN();
+    size_t breaks = 0;
+    const auto runOf = [&](size_t row) { return signals.run.empty() ? std::string() : signals.run[row]; };
+    for (size_t row = 0; row < rows; ++row) {
+        const double time = signals.time_s[row];
+        CutReason cut = CutReason::None;
+        while (breaks < signals.breaks.size() && signals.breaks[breaks] < row)
+            ++breaks;
+        const bool fileBreak = breaks < signals.breaks.size() && signals.breaks[breaks] == row;
+        if (row > 0) {
+            if (runOf(row) != runOf(row - 1) && !runOf(row).empty())
+                cut = CutReason::RunColumn;
+            else if (time < last)
+                cut = CutReason::TimeBack;
+            else if (time - last > gap || (fileBreak && time - last > 3.0 * step))
+                cut = CutReason::TimeGap;
+        }
+        if (cut != CutReason::None) {
+            piece.rows.last = row - 1;
+            pieces.push_back(piece);
+            piece = {{row, row}, cut, cut == CutReason::TimeGap ? time - last : 0.0, ""};
+        }
+        if (piece.run.empty())
+            piece.run = runOf(row);
+        if (std::isfinite(time))
+            last = time;
+    }
+    if (rows > 0) {
+        piece.rows.last = rows - 1;
+        pieces.push_back(piece);
+    }
+    std::vector<RowPull> out;
+    for (const RowPull& whole : pieces) {
+        if (whole.rows.rows() < kFewestRows)
+            continue;
+        RowPull part = whole;
+        if (!signals.speed_rpm.empty())
+            for (const size_t cut : sweepCuts(signals.time_s.subspan(whole.rows.first, whole.rows.rows()),
+                                              signals.speed_rpm.subspan(whole.rows.first, whole.rows.rows()))) {
+                part.rows.last = whole.rows.first + cut - 1;
+                out.push_back(part);
+                part.rows.first = part.rows.last + 1;
+                part.cut = CutReason::AnotherSweep;
+                part.gap_s = 0.0;
+            }
+        part.rows.last = whole.rows.last;
+        out.push_back(part);
+    }
+    return out;
+}
+
+} // namespace hillrun

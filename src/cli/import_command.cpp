@@ -5,7 +5,9 @@
 #include "core/weather/humid_air.h"
 #include "formats/day_lock.h"
 #include "formats/day_store.h"
+#include "formats/gather/gather_summary.h"
 #include "formats/import_files.h"
+#include "formats/json_reader.h"
 
 #include <algorithm>
 #include <chrono>
@@ -24,6 +26,9 @@ struct Options {
     std::string mapping;
     std::string build;
     std::optional<double> temperature, pressure, humidity;
+    bool explain = false;
+    bool strict = false;
+    bool json = false;
 };
 
 constexpr std::chrono::seconds kWaitForOthers{60};
@@ -50,41 +55,156 @@ TestDay openOrBegin(const fs::path& path) {
     return day;
 }
 
-void describe(const ImportFile& file, const std::string& pull) {
-    fmt::print("{}: pull {} of build {}\n", shownText(fs::path(file.path).filename().string()), pull,
-               shownText(file.build));
-    for (const ColumnMeaning& meaning : file.meanings)
-        fmt::print("  {} [{}]{}{}\n", shownText(meaning.header), shownText(meaning.unit),
-                   meaning.channel == meaning.header ? "" : " -> " + shownText(meaning.channel),
-                   meaning.guessed ? (meaning.gauge ? " (guessed, gauge pressure)" : " (guessed)") : "");
+/// A file and the ids that its pulls got.
+struct Imported {
+    ImportFile file;
+    std::vector<std::string> ids; ///< of the pulls in use, in order
+};
+
+std::optional<Atmosphere> givenWeather(const Options& o) {
+    const int given = int(o.temperature.has_value()) + int(o.pressure.has_value()) + int(o.humidity.has_value());
+    if (given == 0)
+        return std::nullopt;
+    if (given != 3)
+        throw WrongUse("--temperature-c, --pressure-kpa and --humidity-pct belong together");
+    const Atmosphere air{*o.temperature, *o.pressure * 1000.0, {HumidityKind::RelativeHumidity_pct, *o.humidity}};
+    (void)humidAir(air); // such air exists
+    return air;
+}
+
+std::vector<ImportFile> readAll(const Options& o, const TestDay& day) {
+    const auto weather = givenWeather(o);
+    std::optional<GatherMapping> mapping;
+    if (!o.mapping.empty())
+        mapping = loadMapping(o.mapping);
+    std::vector<ImportFile> out;
+    for (const std::string& path : o.files)
+        for (ImportFile& file : openForImport(path, day, mapping ? &*mapping : nullptr)) {
+            if (!file.gathered)
+                throw *file.problem;
+            if (weather)
+                file.weather = weather;
+            if (!o.build.empty())
+                std::fill(file.builds.begin(), file.builds.end(), o.build);
+            file.bytes.reset(); // it is not read again
+            out.push_back(std::move(file));
+        }
+    return out;
+}
+
+/// Doubts go to standard error; with --strict they end the import before anything is written.
+void tellDoubts(const std::vector<ImportFile>& files, bool strict) {
+    size_t doubts = 0;
+    for (const ImportFile& file : files)
+        for (const GatherNote& note : doubtsOf(file.gathered->notes)) {
+            fmt::print(stderr, "hillrun-cli: {}\n", noteLine(note));
+            ++doubts;
+        }
+    if (strict && doubts > 0)
+        throw DataError(Problem::Doubted, {std::to_string(doubts)});
+}
+
+void describe(const Imported& imported, bool explain) {
+    const GatheredFile& gathered = *imported.file.gathered;
+    for (size_t i = 0; i < imported.ids.size(); ++i)
+        fmt::print("{}: pull {} of build {}\n", shownText(imported.file.name), imported.ids[i],
+                   shownText(imported.file.builds[i]));
+    if (!imported.file.mapping.empty())
+        fmt::print("  read with the mapping \"{}\"\n", shownText(imported.file.mapping));
+    if (!explain)
+        return;
+    for (const std::string& line : explained(gathered))
+        fmt::print("  {}\n", line);
+    for (const GatherNote& note : gathered.notes)
+        if (!isDoubt(note.code))
+            fmt::print("  {}\n", noteLine(note));
+}
+
+Json pullJson(const GatheredFile& file, const GatheredPull& pull, const std::string& build, double ambient_kpa) {
+    Json out = {{"build", build},
+                {"rows", pull.rows.rows()},
+                {"started", pull.started},
+                {"sweep_rpm", {pull.sweep_rpm.low, pull.sweep_rpm.high}},
+                {"peak_power", nullptr}};
+    if (const auto peak = rawPeak(tableOf(file, pull, ambient_kpa)))
+        out["peak_power"] = {{"value", peak->power_kw}, {"rpm", peak->rpm}};
+    return out;
+}
+
+Json fileJson(const Imported& imported) {
+    const GatheredFile& gathered = *imported.file.gathered;
+    constexpr size_t kLeftOutTold = 1000;
+    const double ambient_kpa = imported.file.weather ? imported.file.weather->pressure_pa / 1000.0 : 101.325;
+    Json out = {{"file", imported.file.name}, {"pulls", Json::array()}, {"columns", Json::array()},
+                {"warnings", Json::array()},  {"notes", Json::array()}, {"left_out", Json::array()}};
+    for (size_t i = 0; i < gathered.pulls.size(); ++i) {
+        Json pull = {{"id", i < imported.ids.size() ? Json(imported.ids[i]) : Json()}};
+        pull.update(pullJson(gathered, gathered.pulls[i], imported.file.builds[i], ambient_kpa));
+        out["pulls"].push_back(pull);
+    }
+    for (const GatheredColumn& column : gathered.columns)
+        out["columns"].push_back({{"header", column.header},
+                                  {"channel", column.channel},
+                                  {"unit", column.unit},
+                                  {"gauge", column.gauge},
+                                  {"guessed", column.guessed}});
+    for (const GatherNote& note : gathered.notes)
+        out[isDoubt(note.code) ? "warnings" : "notes"].push_back(
+            {{"code", gatherCodeName(note.code)}, {"place", placeText(note.place)}, {"text", gatherNoteText(note)}});
+    for (const LeftOutLine& line : gathered.table.leftOut)
+        if (out["left_out"].size() < kLeftOutTold)
+            out["left_out"].push_back({{"line", line.line}, {"why", line.why}});
+    return out;
+}
+
+void tell(const std::vector<Imported>& all, const Options& o) {
+    if (!o.json) {
+        for (const Imported& imported : all)
+            describe(imported, o.explain);
+        return;
+    }
+    Json files = Json::array();
+    for (const Imported& imported : all)
+        files.push_back(fileJson(imported));
+    fmt::print("{}\n", dumpJson({{"files", files}}));
+}
+
+/// Only says what would be understood.
+void explainOnly(const Options& o) {
+    std::vector<Imported> all;
+    auto files = readAll(o, {});
+    tellDoubts(files, false);
+    for (ImportFile& file : files) {
+        if (!o.json)
+            fmt::print("{}:\n", shownText(file.name));
+        all.push_back({std::move(file), {}});
+    }
+    tell(all, o);
+    if (o.strict)
+        for (const Imported& imported : all)
+            if (const auto doubts = doubtsOf(imported.file.gathered->notes); !doubts.empty())
+                throw DataError(Problem::Doubted, {std::to_string(doubts.size())});
 }
 
 void run(const Options& o) {
-    const int given = int(o.temperature.has_value()) + int(o.pressure.has_value()) + int(o.humidity.has_value());
-    if (given != 0 && given != 3)
-        throw WrongUse("--temperature-c, --pressure-kpa and --humidity-pct belong together");
-    std::optional<ColumnMapping> mapping;
-    if (!o.mapping.empty())
-        mapping = loadMapping(o.mapping);
+    if (o.day.empty() && !o.explain)
+        throw WrongUse("--into DAY is missing (or --explain, which only tells what would be understood)");
+    if (o.day.empty())
+        return explainOnly(o);
+    (void)givenWeather(o);
     const fs::path target = fs::path(o.day).filename() == "day.json" ? fs::path(o.day).parent_path() : fs::path(o.day);
     if (!isZipPath(target) && !fs::exists(target))
         makeFolders(target);                                      // the lock lives in it
     const FileLock lock = lockDayBriefly(target, kWaitForOthers); // from reading to the last byte
-    if (given == 3)
-        (void)humidAir(Atmosphere{*o.temperature,
-                                  *o.pressure * 1000.0,
-                                  {HumidityKind::RelativeHumidity_pct, *o.humidity}}); // such air exists
     TestDay day = openOrBegin(target);
+    auto files = readAll(o, day); // all are read before anything is written
+    tellDoubts(files, o.strict);
+    std::vector<Imported> all;
     std::vector<std::string> added;
-    for (const std::string& path : o.files) { // all are read before anything is written
-        ImportFile file = openForImport(path, day, mapping ? &*mapping : nullptr);
-        if (!o.build.empty())
-            file.build = o.build;
-        if (given == 3)
-            file.weather =
-                Atmosphere{*o.temperature, *o.pressure * 1000.0, {HumidityKind::RelativeHumidity_pct, *o.humidity}};
-        added.push_back(addImported(day, file, target));
-        describe(file, added.back());
+    for (ImportFile& file : files) {
+        const auto ids = addImported(day, file, target);
+        added.insert(added.end(), ids.begin(), ids.end());
+        all.push_back({std::move(file), ids});
     }
     for (const auto& group : pullsWithSameRows(day)) // said, not refused: the operator may mean it
         if (std::any_of(group.begin(), group.end(),
@@ -93,6 +213,7 @@ void run(const Options& o) {
     if (!lock.holds())
         throw DataError(Problem::DayTakenOver, {"nothing was imported"}, {.file = o.day});
     saveDay(day, target, dayIsThere(target) ? std::optional<fs::path>(target) : std::nullopt);
+    tell(all, o);
 }
 
 } // namespace
@@ -101,9 +222,14 @@ void addImport(CLI::App& app) {
     auto o = std::make_shared<Options>();
     CLI::App* command =
         app.add_subcommand("import", "put loggers' files into a day; a new day is begun where there is none");
-    command->add_option("files", o->files, "text exports of a logger, one pull each")->required();
-    command->add_option("--into", o->day, "day folder or zip")->required();
-    command->add_option("--map", o->mapping, "a column mapping saved before");
+    command
+        ->add_option("files", o->files, "text files of a logger; one may hold several pulls, also inside .gz or .zip")
+        ->required();
+    command->add_option("--into", o->day, "day folder or zip");
+    command->add_option("--map", o->mapping, "a mapping kept before; else one that knows the file is used");
+    command->add_flag("--explain", o->explain, "tell what was understood; without --into nothing is written");
+    command->add_flag("--strict", o->strict, "refuse (exit 1) what is doubtful");
+    command->add_flag("--json", o->json, "what was understood as JSON");
     command->add_option("--build", o->build, "build of these pulls; else it is guessed from the file names");
     command->add_option("--temperature-c", o->temperature, "weather of these pulls");
     command->add_option("--pressure-kpa", o->pressure);

@@ -11,6 +11,7 @@ namespace hillrun::budget {
 
 constexpr size_t kMiB = size_t{1} << 20;
 constexpr size_t kFile = 256 * kMiB;        ///< one file, unpacked
+constexpr size_t kForeign = 512 * kMiB;     ///< a stranger's file, unpacked
 constexpr size_t kDay = 2048 * kMiB;        ///< all files of a day that are read at once
 constexpr size_t kJson = 64 * kMiB;         ///< day.json and other JSON
 constexpr size_t kColumns = 4096;           ///< of a table

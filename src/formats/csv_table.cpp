@@ -5,6 +5,7 @@
 #include "core/errors/data_error.h"
 #include "core/units/units.h"
 #include "formats/budget.h"
+#include "formats/short_decimal.h"
 
 #include <algorithm>
 #include <array>
@@ -108,38 +109,6 @@ bool parseNumber(std::string_view cell, char decimal, double& value) {
     const fast_float::parse_options options{fast_float::chars_format::general, decimal};
     const auto result = fast_float::from_chars_advanced(cell.data(), cell.data() + cell.size(), value, options);
     return result.ec == std::errc() && result.ptr == cell.data() + cell.size() && std::isfinite(value);
-}
-
-/// The usual cell, a short plain decimal such as "-104.25", up to `separator` or the end: fifteen digits at the most
-/// and a divisor below 1e22, so that the one division is rounded correctly (Clinger 1990). Returns where it ends, or
-/// nullptr when the cell is anything else.
-const char* shortDecimal(const char* at, const char* end, char separator, char decimal, double& value) {
-    constexpr double kPowers[] = {1e0, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15};
-    const bool negative = at != end && *at == '-';
-    at += negative ? 1 : 0;
-    std::int64_t digits = 0;
-    int count = 0;
-    int places = 0;
-    bool point = false;
-    for (; at != end && *at != separator; ++at) {
-        const auto digit = static_cast<unsigned char>(*at - '0');
-        if (digit <= 9) {
-            digits = digits * 10 + digit;
-            ++count;
-            places += point ? 1 : 0;
-        } else if (*at == decimal && !point) {
-            point = true;
-        } else {
-            return nullptr;
-        }
-        if (count > 15)
-            return nullptr;
-    }
-    if (count == 0)
-        return nullptr;
-    const double magnitude = static_cast<double>(digits) / kPowers[places];
-    value = negative ? -magnitude : magnitude;
-    return at;
 }
 
 /// How a line reads with a certain separator and decimal sign.

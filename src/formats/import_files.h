@@ -3,42 +3,46 @@
 #pragma once
 
 #include "core/day/test_day.h"
-#include "formats/pull_file.h"
+#include "core/errors/data_error.h"
+#include "formats/gather/gather.h"
+#include "formats/gather/gather_mapping.h"
 
 #include <filesystem>
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
 
 namespace hillrun {
 
-/// A logger's file on its way into a day: what was read, what was guessed, what the user may still change.
+/// A stranger's file on its way into a day: what was understood, what the user may still change.
 struct ImportFile {
     std::string path;
-    CsvTable table;
-    std::vector<ColumnMeaning> meanings;
-    std::string build;   ///< id of the build it belongs to
-    std::string started; ///< ISO time from the text above the header; empty when there is none
+    std::string name;                         ///< for messages; inside an archive "log.zip/run2.csv"
+    std::shared_ptr<const std::string> bytes; ///< to be read again with other choices
+    GatherChoices choices;
+    std::string mapping; ///< the one that knew the file; empty: none
+    std::optional<GatheredFile> gathered;
+    std::optional<DataError> problem; ///< why it could not be read
+    std::vector<std::string> builds;  ///< id of the build of each pull
     std::optional<Atmosphere> weather;
 };
 
-/// Reads a file and guesses columns, build (from its name) and time. Throws DataError.
-ImportFile openForImport(const std::filesystem::path& path, const TestDay& day, const ColumnMapping* mapping = nullptr);
+/// The files that a path holds (one, or several in an archive), each read as well as can be: what cannot be read has
+/// its `problem`. Without a mapping given, one that knows the file is used. Throws DataError when the file itself
+/// cannot be opened.
+std::vector<ImportFile> openForImport(const std::filesystem::path& path, const TestDay& day,
+                                      const GatherMapping* mapping = nullptr);
+/// Reads the file once more with its choices; builds of the same number of pulls stay.
+void readAgain(ImportFile& file, const TestDay& day);
 
-/// The build a file name speaks of ("B_pull2.csv", "run-b.csv"): an id of the day, or a single letter A to H standing
-/// by itself; else the first build, or "A".
-std::string buildFromFileName(const std::string& stem, const TestDay& day);
+/// The build a name speaks of ("B_pull2", "run-b"): an id of the day, or a single letter A to H, standing as a word of
+/// its own; the whole name of a build. Nothing when it speaks of none.
+std::optional<std::string> buildNamedIn(const std::string& text, const TestDay& day);
 
-/// Adds the file as a pull (and its build when the day does not have it); the pull's raw table is mapped here.
-/// `dayPath`: where the day lives, so that no name is used that a file there has. Returns the new pull's id. Throws
-/// DataError and leaves the day as it was.
-std::string addImported(TestDay& day, const ImportFile& file, const std::filesystem::path& dayPath = {});
-
-/// Where named column mappings are kept.
-std::filesystem::path mappingsFolder();
-/// Throws DataError (FileMissing) for a name nobody saved.
-ColumnMapping loadMapping(const std::string& name);
-void saveMapping(const ColumnMapping& mapping);
-std::vector<std::string> savedMappings();
+/// Adds the pulls of the file that are to be used (and their builds when the day does not have them). `dayPath`: where
+/// the day lives, so that no name is used that a file there has. Returns the new pulls' ids. Throws DataError and
+/// leaves the day as it was.
+std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const std::filesystem::path& dayPath = {});
 
 } // namespace hillrun

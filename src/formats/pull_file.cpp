@@ -17,13 +17,6 @@
 namespace hillrun {
 namespace {
 
-std::string lower(std::string_view text) {
-    std::string out(text);
-    std::transform(out.begin(), out.end(), out.begin(),
-                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return out;
-}
-
 /// Letters and digits only, so that "Engine Speed" and "engine_speed" agree.
 std::string bare(std::string_view text) {
     std::string out;
@@ -146,19 +139,11 @@ void checkTime(const ChannelTable& table, const std::string& file) {
 
 } // namespace
 
-std::vector<ColumnMeaning> guessMeanings(const CsvTable& table, const ColumnMapping* mapping) {
+std::vector<ColumnMeaning> guessMeanings(const CsvTable& table) {
     std::vector<ColumnMeaning> out;
     std::set<std::string> taken;
     for (size_t i = 0; i < table.names.size(); ++i) {
         ColumnMeaning meaning = guessMeaning(table.names[i], table.units[i]);
-        if (mapping) {
-            const auto it = mapping->meanings.find(lower(table.names[i]));
-            if (it != mapping->meanings.end()) {
-                meaning = it->second;
-                meaning.header = table.names[i];
-                meaning.guessed = false;
-            }
-        }
         if (channelInfo(meaning.channel) && taken.contains(meaning.channel)) {
             if (meaning.channel == meaning.header) {
                 out.push_back(meaning); // spelled the same twice: toChannels says so
@@ -215,10 +200,9 @@ void checkPull(const ChannelTable& table, const std::string& file) {
         throw DataError(Problem::NoTorqueChannel, {}, {.file = file});
 }
 
-ChannelTable readPullText(std::string_view text, const std::string& file, double ambient_kpa,
-                          const ColumnMapping* mapping) {
+ChannelTable readPullText(std::string_view text, const std::string& file, double ambient_kpa) {
     CsvTable csv = parseCsv(text, file);
-    const std::vector<ColumnMeaning> meanings = guessMeanings(csv, mapping);
+    const std::vector<ColumnMeaning> meanings = guessMeanings(csv);
     ChannelTable table = toChannels(std::move(csv), meanings, ambient_kpa, file);
     checkPull(table, file);
     return table;

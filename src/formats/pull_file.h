@@ -6,7 +6,6 @@
 #include "core/units/units.h"
 #include "formats/csv_table.h"
 
-#include <map>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -23,16 +22,9 @@ struct ColumnMeaning {
     bool operator==(const ColumnMeaning&) const = default;
 };
 
-/// A named set of meanings, kept for the next file of the same logger: header (lower case) -> meaning.
-struct ColumnMapping {
-    std::string name;
-    std::map<std::string, ColumnMeaning> meanings;
-    bool operator==(const ColumnMapping&) const = default;
-};
-
-/// Guesses what each column means; a mapping's word goes first. Of several columns that mean the same channel the first
-/// keeps it and the others stay under their own names.
-std::vector<ColumnMeaning> guessMeanings(const CsvTable& table, const ColumnMapping* mapping = nullptr);
+/// Guesses what each column means. Of several columns that mean the same channel the first keeps it and the others stay
+/// under their own names.
+std::vector<ColumnMeaning> guessMeanings(const CsvTable& table);
 
 /// Turns a table into channels in the units of the pull file. `ambient_kpa` is added to gauge pressures.
 /// Throws DataError (UnknownUnit, WrongUnitKind, ColumnTwice).
@@ -41,17 +33,12 @@ ChannelTable toChannels(CsvTable table, const std::vector<ColumnMeaning>& meanin
 
 /// Reads a pull file, our own or another logger's with the meanings guessed. Checks that there are time, speed and
 /// torque, power or roller speed, and that time does not run back. Throws DataError.
-ChannelTable readPullText(std::string_view text, const std::string& file, double ambient_kpa,
-                          const ColumnMapping* mapping = nullptr);
+ChannelTable readPullText(std::string_view text, const std::string& file, double ambient_kpa);
 
-/// What `readPullText` checks, for tables that were mapped by hand. Throws DataError.
+/// What `readPullText` checks, for tables of another origin. Throws DataError.
 void checkPull(const ChannelTable& table, const std::string& file);
 
 /// A pull in the format that Hill Run writes; shortest digits that read back to the same number.
 std::string writePullText(const ChannelTable& table);
-
-/// A mapping as JSON text, and back. Throws DataError (BadJson, NotAMapping).
-std::string writeMapping(const ColumnMapping& mapping);
-ColumnMapping readMapping(std::string_view text, const std::string& file);
 
 } // namespace hillrun

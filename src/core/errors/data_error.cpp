@@ -87,6 +87,10 @@ constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
      "Choose a new or an empty folder; nothing was written."},
     {Problem::PlaceGone, "the folder of this day is gone",
      "Everything is still in memory: put the drive back and save again, or save the day elsewhere."},
+    {Problem::OtherKind, "this is {0}, which is not read",
+     "Export it as text (CSV) from the program that wrote it, and import that."},
+    {Problem::Doubted, "{0} doubts, and nothing doubtful was to be taken",
+     "Put right what is doubted, or leave --strict away."},
 }};
 
 const Words& wordsOf(Problem problem) {

@@ -63,6 +63,8 @@ enum class Problem {
     ChangedOnDisk,
     AnotherDayThere,
     PlaceGone,
+    OtherKind,
+    Doubted,
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 

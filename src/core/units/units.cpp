@@ -15,7 +15,8 @@ std::string normalised(std::string_view text) {
     for (size_t i = 0; i < text.size(); ++i) {
         const auto c = static_cast<unsigned char>(text[i]);
         // Signs of two and three bytes in UTF-8.
-        if (const std::string_view rest = text.substr(i); rest.starts_with("\xC2\xB0") || rest.starts_with("\xC2\xBA")) {
+        if (const std::string_view rest = text.substr(i);
+            rest.starts_with("\xC2\xB0") || rest.starts_with("\xC2\xBA")) {
             out += "deg"; // the degree sign, and the ordinal sign that stands in for it
             ++i;
             continue;
@@ -35,7 +36,8 @@ std::string normalised(std::string_view text) {
             ++i;
             continue;
         }
-        if (c == '(' || c == ')' || c == '[' || c == ']' || std::isspace(c) || c == '.' || c == '-' || c == '*' || c == '^' || c == '_')
+        if (c == '(' || c == ')' || c == '[' || c == ']' || std::isspace(c) || c == '.' || c == '-' || c == '*' ||
+            c == '^' || c == '_')
             continue;
         out += static_cast<char>(std::tolower(c));
     }
@@ -53,15 +55,17 @@ void add(Table& table, Dimension dimension, double scale, std::initializer_list<
 Table makeTable() {
     using D = Dimension;
     Table t;
-    add(t, D::EngineSpeed, 1.0, {"rpm", "1/min", "min1", "r/min", "u/min", "rev/min", "revs/min", "tr/min", "trs/min", "t/min", "giri/min", "upm", "umin", "umin1",
-         "umdr/min", "umdrehungen/min", "tpm"});
+    add(t, D::EngineSpeed, 1.0,
+        {"rpm", "1/min", "min1", "r/min", "u/min", "rev/min", "revs/min", "tr/min", "trs/min", "t/min", "giri/min",
+         "upm", "umin", "umin1", "umdr/min", "umdrehungen/min", "tpm"});
     add(t, D::EngineSpeed, 1000.0, {"krpm", "rpmx1000", "1000rpm", "x1000rpm", "rpm/1000", "1000/min"});
     add(t, D::AngularSpeed, 1.0, {"rad/s", "rads1"});
     add(t, D::Torque, 1.0, {"nm"});
     add(t, D::Torque, 1000.0, {"knm"});
     add(t, D::Torque, 10.0, {"danm", "mdan"});
     add(t, D::Torque, unit::kPoundFoot_nm,
-        {"lbft", "ftlb", "lbfft", "ftlbf", "ftlbs", "lbsft", "lb/ft", "ft/lb", "ft/lbs", "lbs/ft", "poundfeet", "footpounds"});
+        {"lbft", "ftlb", "lbfft", "ftlbf", "ftlbs", "lbsft", "lb/ft", "ft/lb", "ft/lbs", "lbs/ft", "poundfeet",
+         "footpounds"});
     add(t, D::Torque, unit::kPoundFoot_nm / 12.0, {"inlb", "lbin", "inlbf", "lbfin"});
     add(t, D::Torque, unit::kStandardGravity, {"kgm", "kgfm", "mkg", "kpm", "mkp", "mkgf"});
     add(t, D::Power, 1.0, {"kw"});
@@ -83,7 +87,8 @@ Table makeTable() {
     add(t, D::Temperature, 1.0, {"c", "degc", "celsius"});
     add(t, D::Temperature, 1.0, {"k", "degk", "kelvin"}, -unit::kZeroCelsius_k);
     add(t, D::Temperature, 5.0 / 9.0, {"f", "degf", "fahrenheit"}, -32.0 * 5.0 / 9.0);
-    add(t, D::Time, 1.0, {"s", "sec", "secs", "second", "seconds", "sek", "sekunden", "seconde", "secondes", "segundos", "secondi"});
+    add(t, D::Time, 1.0,
+        {"s", "sec", "secs", "second", "seconds", "sek", "sekunden", "seconde", "secondes", "segundos", "secondi"});
     add(t, D::Time, 0.001, {"ms", "msec", "msecs", "millis", "milliseconds", "millisekunden"});
     add(t, D::Time, 1e-6, {"us", "usec", "microseconds"});
     add(t, D::Time, 1e-9, {"ns", "nanoseconds"});
@@ -96,7 +101,8 @@ Table makeTable() {
     add(t, D::MassFlow, 3.6, {"g/s"});
     add(t, D::MassFlow, unit::kPound_kg, {"lb/h", "lb/hr", "lbs/h", "lbs/hr", "pph"});
     add(t, D::MassFlow, unit::kPound_kg * 60.0, {"lb/min", "lbs/min"});
-    add(t, D::Angle, 1.0, {"deg", "degbtdc", "btdc", "degca", "degcrank", "degkw", "degvot", "degrees", "grad", "degvilebrequin"});
+    add(t, D::Angle, 1.0,
+        {"deg", "degbtdc", "btdc", "degca", "degcrank", "degkw", "degvot", "degrees", "grad", "degvilebrequin"});
     add(t, D::Percent, 1.0, {"%", "pct", "percent", "prozent", "%rh", "%rf"});
     add(t, D::Current, 1.0, {"ma"});
     add(t, D::Current, 1000.0, {"a"});

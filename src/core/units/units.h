@@ -31,21 +31,21 @@ constexpr double angularSpeed(double engineSpeed_rpm) { return engineSpeed_rpm *
 
 enum class Dimension {
     None,
-    EngineSpeed,  ///< canonical rpm
-    AngularSpeed, ///< rad/s
-    Torque,       ///< N.m
-    Power,        ///< kW
-    Pressure,     ///< kPa
-    Temperature,  ///< C
-    Time,         ///< s
-    RoadSpeed,    ///< km/h
-    MassFlow,     ///< kg/h
-    Angle,        ///< deg
-    Percent,      ///< %
-    Current,      ///< mA
-    Voltage,      ///< V
-    Frequency,    ///< Hz
-    VolumeFlow,   ///< l/h
+    EngineSpeed,   ///< canonical rpm
+    AngularSpeed,  ///< rad/s
+    Torque,        ///< N.m
+    Power,         ///< kW
+    Pressure,      ///< kPa
+    Temperature,   ///< C
+    Time,          ///< s
+    RoadSpeed,     ///< km/h
+    MassFlow,      ///< kg/h
+    Angle,         ///< deg
+    Percent,       ///< %
+    Current,       ///< mA
+    Voltage,       ///< V
+    Frequency,     ///< Hz
+    VolumeFlow,    ///< l/h
     MassPerStroke, ///< mg
 };
 

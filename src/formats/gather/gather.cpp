@@ -21,6 +21,8 @@ constexpr double kShortest_s = 1.0; ///< sweeps of any dyno last longer, and les
 constexpr double kLongest_s = 120.0;
 constexpr double kFullSweep = 1.25; ///< highest over lowest speed of a sweep that is worth the name
 
+constexpr size_t kHeadKept = size_t{1} << 18;
+
 class Gatherer {
 public:
     Gatherer(const std::string& file, const GatherChoices& choices) : m_file(file), m_choices(choices) {}
@@ -46,6 +48,7 @@ public:
         for (GatheredPull& pull : m_out.pulls)
             describe(pull);
         takeWeather();
+        keepHead();
         return std::move(m_out);
     }
 
@@ -54,6 +57,13 @@ private:
         Place full = place;
         full.file = m_file;
         m_out.notes.push_back({code, full, std::move(details)});
+    }
+
+    /// The text itself is done with; its first lines are for showing.
+    void keepHead() {
+        std::string& text = m_out.text.text;
+        if (text.size() > kHeadKept)
+            text = text.substr(0, text.rfind('\n', kHeadKept) + 1);
     }
 
     void tellOfTable() {
@@ -159,7 +169,7 @@ private:
     }
 
     [[nodiscard]] std::string startOf(const TimeAxis& axis, size_t row) const {
-        const double later = std::isfinite(axis.seconds[row]) ? axis.seconds[row] : 0.0;
+        const double later = std::isfinite(axis.seconds[row]) ? axis.seconds[row] - axis.seconds.front() : 0.0;
         if (axis.startDay) {
             const double clock = axis.startClock_s.value_or(0.0) + later;
             return isoStamp(*axis.startDay + std::floor(clock / 86400.0), std::fmod(clock, 86400.0), std::nullopt);
@@ -258,9 +268,9 @@ ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double 
     const RawPull raw{file.table, pull.columns, pull.rows};
     const std::vector<double>& axis = file.axes[pull.axis];
     const auto at = [&](size_t row) { return axis.begin() + static_cast<std::ptrdiff_t>(row); };
-    // Time from the pull's first row on, whatever the file counts from.
+    // A pull behind another counts from its own first row.
     std::vector<double> seconds(at(pull.rows.first), at(pull.rows.last) + 1);
-    const double start = seconds.front();
+    const double start = pull.rows.first > 0 ? seconds.front() : 0.0;
     for (double& t : seconds)
         t -= start;
     const auto take = [&](const std::string& channel, const std::string& unit, std::vector<double> values) {

@@ -45,7 +45,7 @@ struct GatheredPull {
 
 struct GatheredFile {
     std::string name; ///< of the file, for messages
-    DecodedText text;
+    DecodedText text; ///< of a large file the first lines
     RawTable table;
     Preamble preamble;
     std::vector<GatheredColumn> columns;   ///< one a column of the table

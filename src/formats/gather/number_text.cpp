@@ -3,6 +3,7 @@
 #include "formats/gather/number_text.h"
 
 #include "core/units/units.h"
+#include "formats/short_decimal.h"
 
 #include <algorithm>
 #include <array>
@@ -20,6 +21,8 @@ bool isDigit(char c) { return c >= '0' && c <= '9'; }
 
 /// Length of the blank that the text begins with; 0: none.
 size_t blankAt(std::string_view text) {
+    if (text.empty() || (text[0] > ' ' && text[0] <= '~'))
+        return 0; // the usual case, quickly
     for (const std::string_view blank : kBlanks)
         if (text.starts_with(blank))
             return blank.size();
@@ -34,6 +37,8 @@ void trimFront(std::string_view& text) {
 void trimBack(std::string_view& text) {
     for (bool more = true; more;) {
         more = false;
+        if (text.empty() || (text.back() > ' ' && text.back() <= '~'))
+            return;
         for (const std::string_view blank : kBlanks)
             if (text.ends_with(blank)) {
                 text.remove_suffix(blank.size());
@@ -138,6 +143,8 @@ std::string_view bareCell(std::string_view cell) {
 }
 
 bool isBlankWord(std::string_view cell) {
+    if (!cell.empty() && isDigit(cell.front()))
+        return false;
     cell = bareCell(cell);
     if (cell.empty() || cell.find_first_not_of("-*?.") == std::string_view::npos)
         return true;
@@ -152,6 +159,9 @@ bool isBlankWord(std::string_view cell) {
 }
 
 std::optional<NumberText> numberIn(std::string_view cell, const NumberStyle& style) {
+    NumberText plain;
+    if (shortDecimal(cell.data(), cell.data() + cell.size(), '\0', style.decimal, plain.value))
+        return plain;
     std::string_view text = bareCell(cell);
     const double sign = takeSign(text);
     const std::string number = takeNumber(text, style);

@@ -4,6 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "core/units/units.h"
+#include "formats/short_decimal.h"
 
 #include <algorithm>
 #include <array>
@@ -92,6 +93,9 @@ bool looksLikeTime(std::string_view cell) {
 
 bool looksLikeNumber(std::string_view cell) {
     constexpr std::array<NumberStyle, 4> styles{{{'.', ','}, {',', '.'}, {'.', ' '}, {'.', '\''}}};
+    double value = 0.0;
+    if (shortDecimal(cell.data(), cell.data() + cell.size(), '\0', '.', value))
+        return true;
     if (cell.empty() || cell.find('\t') != std::string_view::npos)
         return false;
     return std::any_of(styles.begin(), styles.end(),
@@ -229,6 +233,13 @@ Layout guessLayout(std::string_view text, std::optional<char> wanted) {
                 best = {separator, count, score};
     }
     return best;
+}
+
+/// A decimal or thousands mark of any kind may be in it.
+bool holdsMark(std::string_view cell) {
+    return std::any_of(cell.begin(), cell.end(), [](char c) {
+        return c == '.' || c == ',' || c == '\'' || c == ' ' || c == '\xC2' || c == '\xE2';
+    });
 }
 
 class TableReader {
@@ -389,7 +400,7 @@ private:
             for (size_t i = 0; i < std::min(cells.size(), columns); ++i) {
                 if (rows < 200 && !isBlankWord(cells[i]))
                     (looksLikeNumber(cells[i]) && !looksLikeTime(cells[i]) ? numbers : others)[i] += 1;
-                if (cells[i].find_first_of(".,' \xC2\xE2") != std::string_view::npos)
+                if (holdsMark(cells[i]))
                     evidence[i].see(cells[i]);
             }
             ++rows;
@@ -429,11 +440,11 @@ private:
                 return;
             }
             splitRow(line.text, cells);
-            if (isHeaderAgain(cells)) {
+            const Tally tally = tallyOf(cells);
+            if (tally.words > 0 && isHeaderAgain(cells)) {
                 gap = true;
                 return;
             }
-            const Tally tally = tallyOf(cells);
             const bool wordsFirst = tally.firstIsWord && !m_isText.empty() && m_isText[0] == 0;
             if (wordsFirst || !tally.isRow()) {
                 leaveOut(line, wordsFirst ? "it begins with a word where numbers stand" : "no row of numbers");

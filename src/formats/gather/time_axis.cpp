@@ -160,8 +160,10 @@ private:
             }
             scale = parseUnit(column.unit).value_or(Unit{}).scale;
         }
+        // Small figures stay as they are; of large ones (a clock since 1970) only what lies behind the first matters.
+        const double from = std::abs(first * scale) < 1e6 ? 0.0 : first;
         for (const double value : values)
-            out.seconds.push_back((value - first) * scale * column.factor);
+            out.seconds.push_back((value - from) * scale * column.factor);
         // A stamp of seconds since 1970 says when it was.
         if (const double start_s = first * scale; start_s > 9e8 && start_s < 5e9) {
             out.startDay = std::floor(start_s / kDay_s);

@@ -1,0 +1,122 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/gather/foreign_bytes.h"
+
+#include "core/errors/data_error.h"
+#include "formats/budget.h"
+#include "formats/file_io.h"
+#include "formats/zip.h"
+
+#include <algorithm>
+#include <archive.h>
+#include <array>
+#include <cctype>
+#include <memory>
+
+namespace hillrun {
+namespace {
+
+struct Kind {
+    std::string_view begins;
+    const char* name;
+};
+constexpr std::array kOtherKinds{
+    Kind{"%PDF", "a PDF document"},
+    Kind{"\x89PNG", "a picture"},
+    Kind{"\xFF\xD8\xFF", "a picture"},
+    Kind{"\xD0\xCF\x11\xE0", "a spreadsheet or document of the old binary kind"},
+    Kind{"MATLAB 5.0", "a matrix file (.mat)"},
+    Kind{"\x89HDF", "an HDF5 file"},
+    Kind{"SQLite format 3", "a database"},
+    Kind{"PAR1", "a column store (.parquet)"},
+    Kind{"MDF ", "a measurement data file (.mdf, .mf4)"},
+    Kind{"TDSm", "a measurement data file (.tdms)"},
+    Kind{"\x7F"
+         "ELF",
+         "a program"},
+    Kind{"Rar!", "a .rar archive"},
+    Kind{"7z\xBC\xAF", "a .7z archive"},
+};
+
+void refuseOtherKinds(std::string_view bytes, const std::string& file) {
+    for (const Kind& kind : kOtherKinds)
+        if (bytes.starts_with(kind.begins))
+            throw DataError(Problem::OtherKind, {kind.name}, {.file = file});
+}
+
+bool isPacked(std::string_view bytes) {
+    using namespace std::string_view_literals;
+    return bytes.starts_with("\x1F\x8B"sv) || bytes.starts_with("BZh"sv) ||
+           bytes.starts_with("\xFD"
+                             "7zXZ\0"sv) ||
+           bytes.starts_with("\x28\xB5\x2F\xFD"sv);
+}
+
+std::string unpacked(const std::string& bytes, const std::string& file) {
+    const std::unique_ptr<archive, int (*)(archive*)> reader(archive_read_new(), archive_read_free);
+    archive_read_support_filter_all(reader.get());
+    archive_read_support_format_raw(reader.get());
+    archive_entry* entry = nullptr;
+    if (archive_read_open_memory(reader.get(), bytes.data(), bytes.size()) != ARCHIVE_OK ||
+        archive_read_next_header(reader.get(), &entry) != ARCHIVE_OK)
+        throw DataError(Problem::ArchiveBroken, {}, {.file = file});
+    std::string out;
+    std::array<char, 1 << 16> piece{};
+    while (true) {
+        const la_ssize_t count = archive_read_data(reader.get(), piece.data(), piece.size());
+        if (count == 0)
+            return out;
+        if (count < 0)
+            throw DataError(Problem::ArchiveBroken, {}, {.file = file});
+        if (out.size() + static_cast<size_t>(count) > budget::kForeign)
+            throw DataError(Problem::TooLarge,
+                            {"a file that unpacks to so many MiB", std::to_string(budget::kForeign / budget::kMiB)},
+                            {.file = file});
+        out.append(piece.data(), static_cast<size_t>(count));
+    }
+}
+
+bool isTextName(const std::string& name) {
+    const std::filesystem::path path(name);
+    std::string ending = path.extension().string();
+    std::transform(ending.begin(), ending.end(), ending.begin(),
+                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    constexpr std::array<std::string_view, 8> known{".csv", ".txt", ".tsv", ".dat", ".log", ".asc", ".tab", ".prn"};
+    return !path.filename().string().starts_with('.') && name.find("__MACOSX") == std::string::npos &&
+           std::find(known.begin(), known.end(), ending) != known.end();
+}
+
+std::vector<ForeignBytes> insideZip(const std::filesystem::path& path, const std::string& file) {
+    std::vector<ForeignBytes> out;
+    bool spreadsheet = false;
+    bool day = false;
+    const auto files = readZip(path, [&](const std::string& name) {
+        spreadsheet = spreadsheet || name == "xl/workbook.xml" || name == "workbook.xml" || name == "content.xml";
+        day = day || name == "day.json";
+        return isTextName(name);
+    });
+    if (spreadsheet)
+        throw DataError(Problem::OtherKind, {"a spreadsheet"}, {.file = file});
+    if (day)
+        throw DataError(Problem::OtherKind, {"a day package"}, {.file = file});
+    for (const auto& [name, bytes] : files)
+        out.push_back({file + "/" + name, bytes});
+    if (out.empty())
+        throw DataError(Problem::OtherKind, {"an archive without a text file"}, {.file = file});
+    return out;
+}
+
+} // namespace
+
+std::vector<ForeignBytes> foreignBytes(const std::filesystem::path& path) {
+    const std::string file = path.filename().string();
+    std::string bytes = readFileText(path, budget::kForeign);
+    if (bytes.starts_with("PK\x03\x04"))
+        return insideZip(path, file);
+    if (isPacked(bytes))
+        bytes = unpacked(bytes, file);
+    refuseOtherKinds(bytes, file);
+    return {{file, std::move(bytes)}};
+}
+
+} // namespace hillrun

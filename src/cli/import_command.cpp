@@ -80,8 +80,8 @@ std::vector<ImportFile> readAll(const Options& o, const TestDay& day) {
     std::vector<ImportFile> out;
     for (const std::string& path : o.files)
         for (ImportFile& file : openForImport(path, day, mapping ? &*mapping : nullptr)) {
-            if (!file.gathered)
-                throw *file.problem;
+            if (file.problem)
+                throw DataError(*file.problem);
             if (weather)
                 file.weather = weather;
             if (!o.build.empty())

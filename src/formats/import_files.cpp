@@ -55,7 +55,8 @@ std::optional<std::string> buildNamedIn(const std::string& text, const TestDay& 
         const bool digits =
             std::all_of(word.begin() + 1, word.end(), [](unsigned char c) { return std::isdigit(c) != 0; });
         const char letter = static_cast<char>(std::toupper(static_cast<unsigned char>(word.front())));
-        if (digits && letter >= 'A' && letter <= 'H')
+        const bool fuel = letter == 'E' && (word.substr(1) == "5" || word.substr(1) == "10" || word.substr(1) == "85");
+        if (digits && !fuel && word.size() <= 3 && letter >= 'A' && letter <= 'H')
             return std::string(1, letter);
     }
     return std::nullopt;
@@ -66,6 +67,7 @@ void readAgain(ImportFile& file, const TestDay& day) {
     file.problem.reset();
     try {
         file.gathered = gather(*file.bytes, file.name, file.choices);
+        file.problem = file.gathered->problem;
     } catch (const DataError& error) {
         file.gathered.reset();
         file.problem = error;
@@ -99,8 +101,8 @@ std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, 
 }
 
 std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const fs::path& dayPath) {
-    if (!file.gathered)
-        throw file.problem.value_or(DataError(Problem::NoRows, {}, {.file = file.name}));
+    if (file.problem)
+        throw DataError(*file.problem);
     TestDay grown = day;
     std::vector<std::string> ids;
     const double ambient_kpa = file.weather ? file.weather->pressure_pa / 1000.0 : kStandardPressure_kpa;

@@ -23,7 +23,7 @@ struct ImportFile {
     GatherChoices choices;
     std::string mapping; ///< the one that knew the file; empty: none
     std::optional<GatheredFile> gathered;
-    std::optional<DataError> problem; ///< why it could not be read
+    std::optional<DataError> problem; ///< why it cannot become pulls; then `gathered` is empty or without pulls
     std::vector<std::string> builds;  ///< id of the build of each pull
     std::optional<Atmosphere> weather;
 };

@@ -56,14 +56,16 @@ TEST_CASE("dropped files are shown, corrected and become pulls") {
     auto* accept = part<QPushButton>(dialog, "acceptImport");
     CHECK_FALSE(accept->isEnabled()); // nobody knows yet that channel 7 is the torque
     CHECK(part<QLabel>(dialog, "importProblem")->text().contains(u"neither torque nor power"_s));
-    CHECK(part<QComboBox>(dialog, "buildOfFile1")->currentText() == u"B"_s);
+    CHECK(part<QComboBox>(dialog, "buildOfPull1")->currentText() == u"B"_s);
     CHECK(part<QComboBox>(dialog, "channelOfColumn1")->currentText() == u"Engine speed"_s);
     auto* channel = part<QComboBox>(dialog, "channelOfColumn2");
     channel->setCurrentIndex(channel->findText(u"Torque"_s));
     Q_EMIT channel->activated(channel->currentIndex());
     CHECK(accept->isEnabled());
     part<QCheckBox>(dialog, "weatherKnown")->setChecked(true);
-    part<QDoubleSpinBox>(dialog, "importPressure")->setValue(98.3);
+    auto* pressure = part<NumberField>(dialog, "importPressure");
+    pressure->setValue(98.3);
+    Q_EMIT pressure->edited(98.3);
     QTest::mouseClick(accept, Qt::LeftButton);
     REQUIRE(w.settled());
     const TestDay& day = w.window->document().day();
@@ -123,15 +125,122 @@ TEST_CASE("units and gauge pressures can be corrected") {
 
 TEST_CASE("a file that is no table is said, the others go on; a dropped day is opened") {
     OpenWindow w{fs::path()};
-    const fs::path bad = w.folder.path() / "notes.csv";
-    std::ofstream(bad) << "only words here\n";
+    const fs::path bad = w.folder.path() / "notes.pdf";
+    std::ofstream(bad) << "%PDF-1.4 only words here\n";
     w.window->importFiles({QString::fromStdString(bad.string()),
                            QString::fromStdString(foreignFile(w.folder.path(), "A.csv", "p01").string())});
     REQUIRE(w.dialogs.errors.size() == 1);
-    CHECK(w.dialogs.errors.front().contains(u"notes.csv"_s));
+    CHECK(w.dialogs.errors.front().contains(u"notes.pdf"_s));
+    CHECK(w.dialogs.errors.front().contains(u"Export it as text"_s));
     CHECK(w.window->findChild<ImportDialog*>() != nullptr);
     w.window->findChild<ImportDialog*>()->reject();
     drop(w.window.get(), {test::demoDay()});
     REQUIRE(w.settled());
     CHECK(w.window->document().day().pulls.size() == 11);
+}
+
+TEST_CASE("a file that cannot be read is put right by hand, kept, and the next one reads by itself") {
+    OpenWindow w{fs::path()};
+    const auto log = [&](const char* name) {
+        const fs::path path = w.folder.path() / name;
+        std::ofstream out(path);
+        out << "A0\tA1\n";
+        for (int row = 0; row < 400; ++row)
+            out << 2000 + 10 * row << "\t" << -80 - row % 7 << "\n";
+        return QString::fromStdString(path.string());
+    };
+    w.window->importFiles({log("B_1.txt")});
+    auto* dialog = w.window->findChild<ImportDialog*>();
+    REQUIRE(dialog);
+    CHECK_FALSE(part<QPushButton>(dialog, "acceptImport")->isEnabled());
+    CHECK(part<QPlainTextEdit>(dialog, "rawText")->toPlainText().startsWith(u"A0\tA1\n2000\t-80"_s));
+    auto* rate = part<NumberField>(dialog, "sampleRate");
+    rate->setValue(50.0);
+    Q_EMIT rate->edited(50.0);
+    CHECK(part<QLabel>(dialog, "importProblem")->text().contains(u"no engine speed"_s));
+    const auto mean = [&](const char* name, const QString& channel) {
+        auto* box = part<QComboBox>(dialog, name);
+        box->setCurrentIndex(box->findText(channel));
+        Q_EMIT box->activated(box->currentIndex());
+    };
+    mean("channelOfColumn0", u"Engine speed"_s);
+    mean("channelOfColumn1", u"Torque"_s);
+    CHECK(part<QPushButton>(dialog, "acceptImport")->isEnabled());
+    part<QCheckBox>(dialog, "signOfColumn1")->setChecked(true);
+    part<QLineEdit>(dialog, "mappingName")->setText(u"box of the shed"_s);
+    QTest::mouseClick(part<QPushButton>(dialog, "keepMapping"), Qt::LeftButton);
+    dialog->reject();
+    REQUIRE(test::waitFor([&] { return w.window->findChild<ImportDialog*>() == nullptr; }));
+    w.window->importFiles({log("B_2.txt")});
+    dialog = w.window->findChild<ImportDialog*>();
+    CHECK(part<QLabel>(dialog, "importDoubts")->text().contains(u"box of the shed"_s));
+    QTest::mouseClick(part<QPushButton>(dialog, "acceptImport"), Qt::LeftButton);
+    const Pull& pull = w.window->document().day().pulls.back();
+    CHECK(pull.build == "B");
+    CHECK(pull.raw->find("torque")->values[3] == 83.0);
+    CHECK(pull.raw->find("time")->values[50] == Approx(1.0));
+}
+
+TEST_CASE("the pulls of a long log are shown, split, joined and left out") {
+    OpenWindow w{fs::path()};
+    const fs::path file = w.folder.path() / "long.csv";
+    {
+        std::ofstream out(file);
+        out << "Time [s],RPM,Torque [N.m]\n";
+        for (int row = 0; row < 1200; ++row)
+            out << 0.02 * row << "," << 2000 + 12 * std::max(0, row % 600 - 200) << ",80\n";
+    }
+    w.window->importFiles({QString::fromStdString(file.string())});
+    auto* dialog = w.window->findChild<ImportDialog*>();
+    REQUIRE(dialog);
+    auto* pulls = part<QTableWidget>(dialog, "pullTable");
+    CHECK(pulls->rowCount() == 2);
+    auto* picture = part<PullPicture>(dialog, "pullPicture");
+    dialog->show();
+    REQUIRE(picture->spans().size() == 2);
+    const double width = picture->width();
+    QTest::mouseDClick(picture, Qt::LeftButton, {}, QPoint(static_cast<int>(width * 0.75), 30));
+    CHECK(part<QTableWidget>(dialog, "pullTable")->rowCount() == 3);
+    part<QComboBox>(dialog, "buildOfPull2")->setCurrentText(u"C"_s);
+    part<QCheckBox>(dialog, "usePull1")->setChecked(false);
+    CHECK(dialog->files().front().builds == std::vector<std::string>{"A", "A", "C"});
+    QTest::mouseMove(picture, QPoint(static_cast<int>(width * 0.7), 30));
+    picture->setFocus();
+    QTest::keyClick(picture, Qt::Key_J); // joins the second with the third
+    CHECK(part<QTableWidget>(dialog, "pullTable")->rowCount() == 2);
+    part<QCheckBox>(dialog, "usePull1")->setChecked(false);
+    QTest::mouseClick(part<QPushButton>(dialog, "acceptImport"), Qt::LeftButton);
+    REQUIRE(w.window->document().day().pulls.size() == 1);
+    CHECK(w.window->document().day().pulls.front().raw->find("time")->values.front() == 0.0);
+}
+
+TEST_CASE("edges of pulls: dragging, joining, splitting") {
+    const RowSpans two{{0, 99}, {100, 199}};
+    struct Row {
+        const char* what;
+        RowSpans got;
+        RowSpans wanted;
+    };
+    const Row rows[] = {
+        {"start dragged right", withEdgeAt(two, {1, true}, 120, 200), {{0, 99}, {120, 199}}},
+        {"end dragged left", withEdgeAt(two, {0, false}, 50, 200), {{0, 50}, {100, 199}}},
+        {"end dragged onto the next", withEdgeAt(two, {0, false}, 150, 200), {{0, 199}}},
+        {"start dragged onto the one before", withEdgeAt(two, {1, true}, 60, 200), {{0, 199}}},
+        {"end beyond the table", withEdgeAt(two, {1, false}, 900, 200), {{0, 99}, {100, 199}}},
+        {"a span keeps five rows", withEdgeAt(two, {0, false}, 1, 200), {{0, 4}, {100, 199}}},
+        {"a span keeps five rows at its end", withEdgeAt(two, {1, true}, 199, 200), {{0, 99}, {195, 199}}},
+        {"split", splitBefore(two, 40), {{0, 39}, {40, 99}, {100, 199}}},
+        {"split near an end does nothing", splitBefore(two, 97), two},
+        {"split in no pull does nothing", splitBefore({{0, 50}}, 60), {{0, 50}}},
+        {"joined with the next", joinedAt(two, 10), {{0, 199}}},
+        {"the last joined with the one before", joinedAt(two, 150), {{0, 199}}},
+        {"one alone stays", joinedAt({{0, 50}}, 10), {{0, 50}}},
+    };
+    for (const Row& row : rows) {
+        INFO(row.what);
+        CHECK(row.got == row.wanted);
+    }
+    CHECK(edgeNear(two, 97, 3) == SpanEdge{0, false});
+    CHECK(edgeNear(two, 102, 3) == SpanEdge{1, true});
+    CHECK_FALSE(edgeNear(two, 50, 3));
 }

@@ -30,7 +30,8 @@ void importAndVanish() {
     window.document().edit(u"Import 2 pulls"_s, [](TestDay& day) {
         day.name = "Never saved";
         for (const char* pull : {"p01", "p05"})
-            (void)addImported(day, openForImport(test::demoDay() / "pulls" / (std::string(pull) + ".csv"), day));
+            (void)addImported(day,
+                              openForImport(test::demoDay() / "pulls" / (std::string(pull) + ".csv"), day).front());
     });
     window.document().edit(u"Add a band"_s, [](TestDay& day) { day.bands = {{3000.0, 4000.0}}; });
     window.document().waitUntilKept();
@@ -259,8 +260,8 @@ TEST_CASE("names, notes and reasons are shown as plain text, on every page and i
     });
     REQUIRE(w.settled());
     std::vector<QWidget*> roots{w.window.get()};
-    ImportFile file = openForImport(test::demoDay() / "pulls" / "p01.csv", w.window->document().day());
-    ImportDialog import(w.window->document().day(), {file}, w.window.get());
+    const auto files = openForImport(test::demoDay() / "pulls" / "p01.csv", w.window->document().day());
+    ImportDialog import(w.window->document().day(), files, Theme::paper(), w.window.get());
     import.show();
     roots.push_back(&import);
     int labels = 0;

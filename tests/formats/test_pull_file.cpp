@@ -43,17 +43,6 @@ TEST_CASE("guesses are marked, exact names are not") {
     CHECK_FALSE(meanings[3].guessed);
 }
 
-TEST_CASE("a kept mapping goes before the guess and survives its file") {
-    ColumnMapping mapping{"shed logger",
-                          {{"ch1", {"ch1", "torque", "lb-ft", false, false}}, {"ch2", {"ch2", "", "", false, false}}}};
-    CHECK(readMapping(writeMapping(mapping), "m.json") == mapping);
-    const ChannelTable table = readPullText("time [s],rpm,ch1,ch2\n0,2500,100,7\n1,2600,100,7\n", "x", 98.0, &mapping);
-    CHECK(firstOf(table, "torque") == Approx(135.58179));
-    CHECK_FALSE(table.find("ch2"));
-    CHECK(test::messageOf([] { (void)readMapping("{\"format\":\"other\"}", "m.json"); }).find("not a column mapping") !=
-          std::string::npos);
-}
-
 TEST_CASE("a pull without what it needs is refused") {
     CHECK(problem("time [s],lambda [1],torque [N.m]\n0,1,80\n1,1,81\n").find("no engine speed") != std::string::npos);
     CHECK(problem("time [s],engine_speed [rpm],lambda [1]\n0,2500,1\n1,2600,1\n").find("neither torque nor power") !=

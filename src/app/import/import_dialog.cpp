@@ -3,15 +3,14 @@
 #include "app/import/import_dialog.h"
 
 #include "app/look/plain_text.h"
-#include "app/look/theme.h"
 #include "app/look/words.h"
-#include "core/channels/channels.h"
 #include "core/errors/data_error.h"
+#include "formats/gather/gather_summary.h"
 
-#include <cmath>
-#include <filesystem>
+#include <algorithm>
 #include <QHeaderView>
 #include <QRegularExpression>
+#include <QScrollArea>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
@@ -20,65 +19,66 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr size_t kPreviewRows = 5;
+enum ColumnOfPulls { Use, Name, BuildOf, What, Started };
 
-QString lowered(const std::string& text) { return qs(text).toLower(); }
+constexpr double kStandardAir_kpa = 101.325;
 
-/// The first few values of a column, in one line.
-QString previewOf(const std::vector<double>& values) {
-    QStringList out;
-    const size_t step = std::max<size_t>(1, values.size() / kPreviewRows);
-    for (size_t i = 0; i < values.size() && out.size() < static_cast<int>(kPreviewRows); i += step)
-        out << (std::isfinite(values[i]) ? QString::number(values[i], 'g', 6) : u"blank"_s);
-    return out.join(u"   "_s);
-}
+QString shortName(const ImportFile& file) { return qs(file.name.substr(file.name.rfind('/') + 1)); }
 
-QTableWidget* plainTable(const QString& name, const QStringList& headers, QWidget* parent) {
-    auto* table = new QTableWidget(0, static_cast<int>(headers.size()), parent);
-    table->setObjectName(name);
-    table->setHorizontalHeaderLabels(headers);
-    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table->horizontalHeader()->setHighlightSections(false);
-    table->verticalHeader()->hide();
-    table->verticalHeader()->setDefaultSectionSize(34);
-    table->setShowGrid(false);
-    table->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table->setSelectionMode(QAbstractItemView::SingleSelection);
-    table->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table->setTabKeyNavigation(false);
-    return table;
-}
-
-QDoubleSpinBox* figure(const QString& name, double value, double low, double high, int decimals, const QString& unit,
-                       QWidget* parent) {
-    auto* box = new QDoubleSpinBox(parent);
-    box->setObjectName(name);
-    box->setRange(low, high);
-    box->setDecimals(decimals);
-    box->setValue(value);
-    box->setSuffix(u"\u00A0"_s + unit);
-    box->setFont(fonts::numbers(13));
+QComboBox* buildBox(const TestDay& day, const std::string& chosen, QWidget* parent) {
+    auto* box = new QComboBox(parent);
+    box->setEditable(true);
+    for (const Build& build : day.builds)
+        box->addItem(qs(build.id));
+    for (const char letter : {'A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'})
+        if (box->findText(QString(QLatin1Char(letter))) < 0)
+            box->addItem(QString(QLatin1Char(letter)));
+    box->setCurrentText(qs(chosen));
     return box;
+}
+
+/// "2 010–6 990 rpm · 8.1 s · 71.9 kW", uncorrected
+QString whatItIs(const ImportFile& file, const GatheredPull& pull) {
+    QString out = ImportDialog::tr("%1 rpm \u00B7 %2 s").arg(rangeText(pull.sweep_rpm)).arg(pull.sweep_s, 0, 'f', 1);
+    try {
+        const double air_kpa = file.weather ? file.weather->pressure_pa / 1000.0 : kStandardAir_kpa;
+        if (const auto peak = rawPeak(tableOf(*file.gathered, pull, air_kpa)))
+            out += ImportDialog::tr(" \u00B7 %1 kW").arg(peak->power_kw, 0, 'f', 1);
+    } catch (const DataError&) { // `problem` says it
+    }
+    return out;
+}
+
+std::vector<std::string> headersIn(const ImportFile& file) {
+    std::vector<std::string> out;
+    if (file.gathered)
+        for (const RawColumn& column : file.gathered->table.columns)
+            out.push_back(column.name);
+    return out;
 }
 
 } // namespace
 
-ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, QWidget* parent)
-    : QDialog(parent), m_day(day), m_files(std::move(files)) {
+ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, const Theme& theme, QWidget* parent)
+    : QDialog(parent), m_day(day), m_files(std::move(files)), m_theme(theme) {
     setObjectName(u"importDialog"_s);
     setWindowTitle(tr("Import pulls"));
-    resize(940, 660);
+    resize(1180, 740);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 16, 16, 16);
+    column->setContentsMargins(16, 14, 16, 14);
     column->setSpacing(8);
-    auto* title = new PlainLabel(m_files.size() == 1
-                                     ? tr("One file becomes one pull. Check what was guessed.")
-                                     : tr("%1 files become %1 pulls. Check what was guessed.").arg(m_files.size()),
-                                 this);
-    title->setProperty("title", true);
-    column->addWidget(title);
-    column->addWidget(makeFileTable(), 2);
-    column->addWidget(makeColumnTable(), 4);
+    m_title = new PlainLabel(this);
+    m_title->setProperty("title", true);
+    column->addWidget(m_title);
+    m_halves = new QSplitter(Qt::Horizontal, this);
+    m_halves->setChildrenCollapsible(false);
+    m_raw = new RawTextPanel(theme, this);
+    m_halves->addWidget(m_raw);
+    m_halves->addWidget(makeRight());
+    m_halves->setStretchFactor(0, 2);
+    m_halves->setStretchFactor(1, 3);
+    m_halves->setSizes({400, 760});
+    column->addWidget(m_halves, 1);
     column->addLayout(makeMappingRow());
     column->addLayout(makeWeatherRow());
     m_problem = new PlainLabel(this);
@@ -86,81 +86,86 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, QW
     m_problem->setProperty("stop", true);
     m_problem->setWordWrap(true);
     column->addWidget(m_problem);
-    auto* buttons = new QHBoxLayout;
-    buttons->addStretch(1);
-    auto* cancel = new QPushButton(tr("Cancel"), this);
-    cancel->setObjectName(u"cancelImport"_s);
-    m_import = new QPushButton(tr("Import"), this);
-    m_import->setObjectName(u"acceptImport"_s);
-    m_import->setProperty("main", true);
-    m_import->setDefault(true);
-    buttons->addWidget(cancel);
-    buttons->addWidget(m_import);
-    column->addLayout(buttons);
-    connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
-    connect(m_import, &QPushButton::clicked, this, &ImportDialog::accept);
-    showFile(0);
+    column->addLayout(makeButtons());
+    connect(m_raw, &RawTextPanel::choicesChanged, this, [this](const GatherChoices& choices) {
+        choose([&](GatherChoices& all) {
+            const ColumnChoices columns = all.columns;
+            all = choices;
+            all.columns = columns;
+        });
+    });
+    connect(&m_reader, &ImportReader::done, this, [this](const ReadFiles& read) {
+        for (size_t i = 0; i < m_beingRead.size(); ++i)
+            m_files[m_beingRead[i]] = read.files[i];
+        showAll();
+    });
+    fillPulls();
+    showPull(0);
     validate();
 }
 
-QWidget* ImportDialog::makeFileTable() {
-    m_fileTable = plainTable(u"fileTable"_s, {tr("file"), tr("belongs to build"), tr("rows"), tr("made at")}, this);
-    m_fileTable->setRowCount(static_cast<int>(m_files.size()));
-    m_fileTable->setColumnWidth(0, 360);
-    m_fileTable->setColumnWidth(1, 200);
-    m_fileTable->setColumnWidth(2, 80);
-    m_fileTable->horizontalHeader()->setStretchLastSection(true);
-    for (size_t i = 0; i < m_files.size(); ++i) {
-        const int row = static_cast<int>(i);
-        auto* name = new QTableWidgetItem(qs(std::filesystem::path(m_files[i].path).filename().string()));
-        name->setToolTip(qs(m_files[i].path));
-        m_fileTable->setItem(row, 0, name);
-        auto* choice = new QComboBox(m_fileTable);
-        choice->setObjectName(u"buildOfFile%1"_s.arg(row));
-        choice->setEditable(true);
-        for (const Build& build : m_day.builds)
-            choice->addItem(qs(build.id));
-        for (const char letter : {'A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'})
-            if (choice->findText(QString(QLatin1Char(letter))) < 0)
-                choice->addItem(QString(QLatin1Char(letter)));
-        choice->setCurrentText(qs(m_files[i].build));
-        connect(choice, &QComboBox::currentTextChanged, this, [this, i](const QString& text) {
-            m_files[i].build = text.trimmed().toStdString();
-            validate();
-        });
-        m_fileTable->setCellWidget(row, 1, choice);
-        m_fileTable->setItem(row, 2, new QTableWidgetItem(QString::number(m_files[i].table.rows())));
-        m_fileTable->setItem(
-            row, 3,
-            new QTableWidgetItem(m_files[i].started.empty() ? tr("not known: goes by order") : qs(m_files[i].started)));
-    }
-    connect(m_fileTable, &QTableWidget::currentCellChanged, this, [this](int row) { showFile(row); });
-    return m_fileTable;
-}
-
-QWidget* ImportDialog::makeColumnTable() {
-    m_columnTable =
-        plainTable(u"columnTable"_s, {tr("column"), tr("means"), tr("unit"), tr("gauge"), tr("some values")}, this);
-    const int widths[] = {200, 220, 110, 60};
+QWidget* ImportDialog::makeRight() {
+    auto* right = new QWidget(this);
+    auto* column = new QVBoxLayout(right);
+    column->setContentsMargins(8, 0, 0, 0);
+    column->setSpacing(6);
+    m_pullTable = new QTableWidget(right);
+    makePlain(m_pullTable, u"pullTable"_s, {tr("use"), tr("pull"), tr("build"), tr("what it is"), tr("made at")});
+    const int widths[] = {36, 168, 72, 236};
     for (int i = 0; i < 4; ++i)
-        m_columnTable->setColumnWidth(i, widths[i]);
-    m_columnTable->horizontalHeader()->setStretchLastSection(true);
-    return m_columnTable;
+        m_pullTable->setColumnWidth(i, widths[i]);
+    connect(m_pullTable, &QTableWidget::currentCellChanged, this, [this](int row) { showPull(row); });
+    column->addWidget(m_pullTable);
+    m_picture = new PullPicture(right);
+    m_picture->setObjectName(u"pullPicture"_s);
+    m_picture->setTheme(m_theme);
+    connect(m_picture, &PullPicture::spansChanged, this, &ImportDialog::split);
+    connect(m_picture, &PullPicture::pressed, this, [this](int span) {
+        for (size_t row = 0; row < m_rows.size(); ++row)
+            if (m_rows[row].file == m_current && m_rows[row].pull == static_cast<size_t>(span))
+                m_pullTable->setCurrentCell(static_cast<int>(row), Name);
+    });
+    column->addWidget(m_picture);
+    m_doubts = new PlainLabel(right);
+    m_doubts->setObjectName(u"importDoubts"_s);
+    m_doubts->setWordWrap(true);
+    m_doubts->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    auto* scroll = new QScrollArea(right);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidgetResizable(true);
+    scroll->setMaximumHeight(84);
+    scroll->setWidget(m_doubts);
+    column->addWidget(scroll);
+    m_columns = new ColumnTable(m_theme, right);
+    connect(m_columns, &ColumnTable::columnChanged, this, [this](int index, const GatheredColumn& said) {
+        choose([&](GatherChoices& all) { all.columns[static_cast<size_t>(index)] = said; });
+    });
+    column->addWidget(m_columns, 4);
+    return right;
 }
 
 QLayout* ImportDialog::makeWeatherRow() {
     auto* row = new QHBoxLayout;
     m_weatherKnown = new QCheckBox(tr("Weather of these pulls:"), this);
     m_weatherKnown->setObjectName(u"weatherKnown"_s);
-    m_temperature = figure(u"importTemperature"_s, 20.0, -40.0, 60.0, 1, u"\u00B0C"_s, this);
-    m_pressure = figure(u"importPressure"_s, 98.0, 50.0, 115.0, 2, u"kPa"_s, this);
-    m_humidity = figure(u"importHumidity"_s, 50.0, 0.0, 100.0, 0, u"%"_s, this);
+    m_temperature = new NumberField(u"importTemperature"_s, tr("air temperature"), -40.0, 60.0, 1, u"\u00B0C"_s, this);
+    m_pressure = new NumberField(u"importPressure"_s, tr("air pressure"), 50.0, 115.0, 2, u"kPa"_s, this);
+    m_humidity = new NumberField(u"importHumidity"_s, tr("humidity"), 0.0, 100.0, 0, u"%"_s, this);
+    const auto found =
+        std::find_if(m_files.begin(), m_files.end(), [](const auto& f) { return f.weather.has_value(); });
+    const Atmosphere air = found != m_files.end()
+                               ? *found->weather
+                               : Atmosphere{20.0, 98000.0, {HumidityKind::RelativeHumidity_pct, 50.0}};
+    m_temperature->show(air.temperature_c);
+    m_pressure->show(air.pressure_pa / 1000.0);
+    m_humidity->show(air.humidity.value);
+    m_weatherKnown->setChecked(found != m_files.end());
     row->addWidget(m_weatherKnown);
-    for (QDoubleSpinBox* box : {m_temperature, m_pressure, m_humidity}) {
-        box->setEnabled(false);
-        row->addWidget(box);
-        connect(box, &QDoubleSpinBox::valueChanged, this, &ImportDialog::takeWeather);
-        connect(m_weatherKnown, &QCheckBox::toggled, box, &QWidget::setEnabled);
+    for (NumberField* field : {m_temperature, m_pressure, m_humidity}) {
+        field->setEnabled(m_weatherKnown->isChecked());
+        row->addWidget(field);
+        connect(field, &NumberField::edited, this, &ImportDialog::takeWeather);
+        connect(m_weatherKnown, &QCheckBox::toggled, field, &QWidget::setEnabled);
     }
     auto* hint = new PlainLabel(tr("station pressure at the intake, not a forecast's sea-level figure"), this);
     hint->setProperty("quiet", true);
@@ -187,9 +192,11 @@ QLayout* ImportDialog::makeMappingRow() {
     m_remember = new QPushButton(tr("Keep this mapping"), this);
     m_remember->setObjectName(u"keepMapping"_s);
     m_remember->setEnabled(false);
+    m_remember->setAutoDefault(false);
     connect(m_mappingName, &QLineEdit::textChanged, this, [this](const QString& text) {
         static const QRegularExpression allowed(u"^[\\w .-]{1,60}$"_s);
         m_remember->setEnabled(allowed.match(text).hasMatch() && !text.startsWith(u'.'));
+        m_remember->setText(tr("Keep this mapping"));
     });
     connect(m_remember, &QPushButton::clicked, this, &ImportDialog::rememberMapping);
     row->addWidget(label);
@@ -200,105 +207,222 @@ QLayout* ImportDialog::makeMappingRow() {
     return row;
 }
 
-void ImportDialog::showFile(int index) {
-    if (index < 0 || index >= static_cast<int>(m_files.size()))
-        return;
-    m_current = index;
-    showColumns();
+QLayout* ImportDialog::makeButtons() {
+    auto* buttons = new QHBoxLayout;
+    buttons->addStretch(1);
+    auto* cancel = new QPushButton(tr("Cancel"), this);
+    cancel->setObjectName(u"cancelImport"_s);
+    cancel->setAutoDefault(false);
+    m_import = new QPushButton(tr("Import"), this);
+    m_import->setObjectName(u"acceptImport"_s);
+    m_import->setProperty("main", true);
+    buttons->addWidget(cancel);
+    buttons->addWidget(m_import);
+    connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
+    connect(m_import, &QPushButton::clicked, this, &ImportDialog::accept);
+    return buttons;
 }
 
-void ImportDialog::showColumns() {
-    const ImportFile& file = m_files[static_cast<size_t>(m_current)];
-    m_columnTable->setRowCount(0);
-    m_columnTable->setRowCount(static_cast<int>(file.meanings.size()));
-    for (size_t i = 0; i < file.meanings.size(); ++i) {
-        const ColumnMeaning& meaning = file.meanings[i];
-        const int row = static_cast<int>(i);
-        auto* header = new QTableWidgetItem(qs(meaning.header));
-        if (meaning.guessed) {
-            header->setText(header->text() + tr("  \u00B7 guessed"));
-            header->setToolTip(tr("Guessed: please check"));
-            header->setFont(fonts::text(13, true));
-        }
-        m_columnTable->setItem(row, 0, header);
-        auto* channel = new QComboBox(m_columnTable);
-        channel->setObjectName(u"channelOfColumn%1"_s.arg(row));
-        channel->addItem(tr("(left out)"), QString());
-        channel->addItem(tr("its own name"), qs(meaning.header));
-        for (const ChannelInfo& info : standardChannels())
-            channel->addItem(QString::fromUtf8(info.label), QString::fromUtf8(info.name));
-        int chosen = meaning.channel.empty() ? 0 : 1;
-        for (int k = 2; k < channel->count(); ++k)
-            if (channel->itemData(k).toString() == qs(meaning.channel))
-                chosen = k;
-        channel->setCurrentIndex(chosen);
-        connect(channel, &QComboBox::activated, this,
-                [this, row, channel](int index) { setChannel(row, channel->itemData(index).toString()); });
-        m_columnTable->setCellWidget(row, 1, channel);
-        auto* unit = new QLineEdit(qs(meaning.unit), m_columnTable);
-        unit->setObjectName(u"unitOfColumn%1"_s.arg(row));
-        connect(unit, &QLineEdit::editingFinished, this, [this, row, unit] { setUnit(row, unit->text()); });
-        m_columnTable->setCellWidget(row, 2, unit);
-        const auto parsed = parseUnit(meaning.unit);
-        if (parsed && parsed->dimension == Dimension::Pressure) {
-            auto* gauge = new QCheckBox(m_columnTable);
-            gauge->setObjectName(u"gaugeOfColumn%1"_s.arg(row));
-            gauge->setToolTip(tr("Counts from the surrounding air, not from zero"));
-            gauge->setChecked(meaning.gauge);
-            connect(gauge, &QCheckBox::toggled, this, [this, row](bool on) { setGauge(row, on); });
-            m_columnTable->setCellWidget(row, 3, gauge);
-        }
-        auto* values = new QTableWidgetItem(previewOf(file.table.columns[i]));
-        values->setFont(fonts::numbers(11));
-        m_columnTable->setItem(row, 4, values);
+void ImportDialog::fillPulls() {
+    const QSignalBlocker quiet(m_pullTable);
+    m_rows.clear();
+    for (size_t file = 0; file < m_files.size(); ++file) {
+        if (m_files[file].problem)
+            m_rows.push_back({file, 0, false});
+        else
+            for (size_t pull = 0; pull < m_files[file].gathered->pulls.size(); ++pull)
+                m_rows.push_back({file, pull, true});
     }
+    m_pullTable->setRowCount(0);
+    m_pullTable->setRowCount(static_cast<int>(m_rows.size()));
+    for (int row = 0; row < m_pullTable->rowCount(); ++row)
+        fillPullRow(row);
+    constexpr int kRowsSeen = 5; // more are scrolled to
+    m_pullTable->setFixedHeight(m_pullTable->horizontalHeader()->sizeHint().height() + 6 +
+                                34 * std::clamp(m_pullTable->rowCount(), 1, kRowsSeen));
+    const auto unread = std::count_if(m_rows.begin(), m_rows.end(), [](const PullRow& r) { return !r.readable; });
+    m_title->setText(unread > 0
+                         ? tr("%1 cannot be read yet. Say at the left how it is written, or what its columns mean.")
+                               .arg(counted(unread, tr("file"), tr("files")))
+                         : tr("%1 in %2. Check what was understood.")
+                               .arg(counted(static_cast<qsizetype>(m_rows.size()), tr("pull"), tr("pulls")),
+                                    counted(static_cast<qsizetype>(m_files.size()), tr("file"), tr("files"))));
 }
 
-void ImportDialog::changeMeaning(const std::string& header, const std::function<void(ColumnMeaning&)>& change) {
-    for (ImportFile& file : m_files)
-        for (ColumnMeaning& meaning : file.meanings)
-            if (meaning.header == header) {
-                change(meaning);
-                meaning.guessed = false;
-            }
-    validate();
+void ImportDialog::fillPullRow(int row) {
+    const PullRow& at = m_rows[static_cast<size_t>(row)];
+    ImportFile& file = m_files[at.file];
+    auto* name = new QTableWidgetItem(shortName(file));
+    name->setToolTip(qs(file.path));
+    m_pullTable->setItem(row, Name, name);
+    if (!at.readable) {
+        auto* what = new QTableWidgetItem(tr("cannot be read yet"));
+        what->setForeground(m_theme.stop);
+        m_pullTable->setItem(row, What, what);
+        return;
+    }
+    GatheredPull& pull = file.gathered->pulls[at.pull];
+    if (!pull.label.empty() || file.gathered->pulls.size() > 1)
+        name->setText(
+            tr("%1 \u00B7 %2").arg(name->text(), pull.label.empty() ? QString::number(at.pull + 1) : qs(pull.label)));
+    auto* use = new QCheckBox(m_pullTable);
+    use->setObjectName(u"usePull%1"_s.arg(row));
+    use->setAccessibleName(tr("use %1").arg(name->text()));
+    use->setChecked(pull.use);
+    connect(use, &QCheckBox::toggled, this, [this, at](bool on) {
+        m_files[at.file].gathered->pulls[at.pull].use = on;
+        showPicture();
+        validate();
+    });
+    m_pullTable->setCellWidget(row, Use, use);
+    QComboBox* build = buildBox(m_day, file.builds[at.pull], m_pullTable);
+    build->setObjectName(u"buildOfPull%1"_s.arg(row));
+    connect(build, &QComboBox::currentTextChanged, this, [this, at](const QString& text) {
+        m_files[at.file].builds[at.pull] = text.trimmed().toStdString();
+        validate();
+    });
+    m_pullTable->setCellWidget(row, BuildOf, build);
+    auto* what = new QTableWidgetItem(whatItIs(file, pull));
+    what->setFont(fonts::numbers(11));
+    what->setToolTip(what->text());
+    m_pullTable->setItem(row, What, what);
+    auto* started = new QTableWidgetItem(pull.started.empty() ? u"\u2013"_s : qs(pull.started).replace(u'T', u' '));
+    started->setToolTip(pull.started.empty() ? tr("Not known: the pull goes by its place in the order")
+                                             : started->text());
+    m_pullTable->setItem(row, Started, started);
 }
 
-void ImportDialog::setChannel(int row, const QString& channel) {
-    const std::string header = m_files[static_cast<size_t>(m_current)].meanings[static_cast<size_t>(row)].header;
-    changeMeaning(header, [&](ColumnMeaning& meaning) { meaning.channel = channel.toStdString(); });
+void ImportDialog::showPull(int row) {
+    if (row < 0 || row >= static_cast<int>(m_rows.size()))
+        return;
+    m_current = m_rows[static_cast<size_t>(row)].file;
+    m_currentPull = m_rows[static_cast<size_t>(row)].pull;
+    showFile();
 }
 
-void ImportDialog::setUnit(int row, const QString& unit) {
-    const std::string header = m_files[static_cast<size_t>(m_current)].meanings[static_cast<size_t>(row)].header;
-    changeMeaning(header, [&](ColumnMeaning& meaning) { meaning.unit = unit.trimmed().toStdString(); });
+void ImportDialog::showFile() {
+    m_raw->show(current());
+    if (current().gathered)
+        m_columns->show(*current().gathered);
+    else
+        m_columns->clearAll();
+    showPicture();
+    showDoubts();
 }
 
-void ImportDialog::setGauge(int row, bool gauge) {
-    const std::string header = m_files[static_cast<size_t>(m_current)].meanings[static_cast<size_t>(row)].header;
-    changeMeaning(header, [&](ColumnMeaning& meaning) { meaning.gauge = gauge; });
+void ImportDialog::showPicture() {
+    if (current().problem) {
+        m_picture->show({}, {}, {}, 0, false);
+        return;
+    }
+    const GatheredFile& file = *current().gathered;
+    std::vector<double> speed;
+    const size_t axis = file.pulls[std::min(m_currentPull, file.pulls.size() - 1)].axis;
+    RowSpans spans;
+    std::vector<bool> used;
+    size_t shown = 0;
+    for (size_t i = 0; i < file.pulls.size(); ++i) {
+        if (file.pulls[i].axis != axis)
+            continue; // beside each other: the one that is looked at
+        shown = i == m_currentPull ? spans.size() : shown;
+        spans.push_back(file.pulls[i].rows);
+        used.push_back(file.pulls[i].use);
+        for (const size_t column : file.pulls[i].columns)
+            if (file.columns[column].channel == "engine_speed" || file.columns[column].channel == "roller_speed")
+                speed = file.table.columns[column].values;
+    }
+    m_picture->show(std::move(speed), std::move(spans), std::move(used), shown, file.axes.size() == 1);
+}
+
+void ImportDialog::showDoubts() {
+    QStringList lines;
+    if (current().gathered) {
+        for (const GatherNote& note : doubtsOf(current().gathered->notes)) {
+            GatherNote placed = note;
+            placed.place.file.clear();
+            lines << u"\u2022 "_s + qs(noteLine(placed));
+        }
+        if (!current().mapping.empty())
+            lines << tr("Read with the mapping \u201C%1\u201D.").arg(qs(current().mapping));
+    }
+    m_doubts->setText(lines.join(u'\n'));
+    setWarning(m_doubts, current().gathered && !doubtsOf(current().gathered->notes).empty());
+    m_doubts->parentWidget()->parentWidget()->setVisible(!lines.isEmpty());
+}
+
+void ImportDialog::choose(const std::function<void(GatherChoices&)>& change) {
+    const auto headers = headersIn(current());
+    std::vector<size_t> changed;
+    for (size_t i = 0; i < m_files.size(); ++i) {
+        if (i != m_current && (headers.empty() || headersIn(m_files[i]) != headers))
+            continue;
+        change(m_files[i].choices);
+        changed.push_back(i);
+    }
+    readThese(changed);
+}
+
+void ImportDialog::split(const std::vector<RowSpan>& spans) {
+    current().choices.pulls = spans;
+    readThese({m_current});
+}
+
+void ImportDialog::readThese(const std::vector<size_t>& which) {
+    size_t bytes = 0;
+    for (const size_t i : which)
+        bytes += m_files[i].bytes->size();
+    if (bytes <= kReadAtOnce) {
+        for (const size_t i : which)
+            readAgain(m_files[i], m_day);
+        showAll();
+        return;
+    }
+    m_beingRead = which;
+    std::vector<ImportFile> copies;
+    for (const size_t i : which)
+        copies.push_back(m_files[i]);
+    m_halves->setEnabled(false);
+    m_import->setEnabled(false);
+    m_title->setText(tr("Reading…"));
+    m_reader.run([copies = std::move(copies), day = m_day]() mutable {
+        for (ImportFile& file : copies)
+            readAgain(file, day);
+        return ReadFiles{std::move(copies), {}};
+    });
+}
+
+void ImportDialog::showAll() {
+    m_halves->setEnabled(true);
+    takeWeather();
+    fillPulls();
+    showFile();
 }
 
 void ImportDialog::applyMapping(const QString& name) {
-    if (m_mappings->currentIndex() == 0)
-        return;
     try {
-        const ColumnMapping mapping = loadMapping(name.toStdString());
-        for (ImportFile& file : m_files)
-            file.meanings = guessMeanings(file.table, &mapping);
+        const auto mapping = m_mappings->currentIndex() == 0 ? GatherMapping{} : loadMapping(name.toStdString());
+        std::vector<size_t> all;
+        for (size_t i = 0; i < m_files.size(); ++i) {
+            m_files[i].mapping = mapping.name;
+            m_files[i].choices = choicesFor(mapping, headersOf(*m_files[i].bytes, mapping.choices));
+            all.push_back(i);
+        }
+        readThese(all);
     } catch (const DataError& error) {
         m_problem->setText(QString::fromUtf8(error.what()));
-        return;
+        m_problem->show();
     }
-    showColumns();
-    validate();
 }
 
 void ImportDialog::rememberMapping() {
-    ColumnMapping mapping;
+    GatherMapping mapping;
     mapping.name = m_mappingName->text().toStdString();
-    for (const ColumnMeaning& meaning : m_files[static_cast<size_t>(m_current)].meanings)
-        mapping.meanings[lowered(meaning.header).toStdString()] = meaning;
+    mapping.choices = current().choices;
+    mapping.choices.pulls.reset();
+    mapping.headers = headersIn(current());
+    if (current().gathered) // all that is shown, so that the next file is read alike whatever is guessed then
+        for (size_t i = 0; i < current().gathered->columns.size(); ++i)
+            mapping.choices.columns[i] = current().gathered->columns[i];
     try {
         saveMapping(mapping);
         if (m_mappings->findText(m_mappingName->text()) < 0)
@@ -306,43 +430,48 @@ void ImportDialog::rememberMapping() {
         m_remember->setText(tr("Kept"));
     } catch (const DataError& error) {
         m_problem->setText(QString::fromUtf8(error.what()));
+        m_problem->show();
     }
 }
 
 void ImportDialog::takeWeather() {
+    const auto t = m_temperature->number();
+    const auto p = m_pressure->number();
+    const auto h = m_humidity->number();
     for (ImportFile& file : m_files) {
         file.weather.reset();
-        if (m_weatherKnown->isChecked())
-            file.weather = Atmosphere{m_temperature->value(),
-                                      m_pressure->value() * 1000.0,
-                                      {HumidityKind::RelativeHumidity_pct, m_humidity->value()}};
+        if (m_weatherKnown->isChecked() && t && p && h)
+            file.weather = Atmosphere{*t, *p * 1000.0, {HumidityKind::RelativeHumidity_pct, *h}};
     }
+    validate();
+}
+
+QString ImportDialog::problem() const {
+    if (m_weatherKnown->isChecked() && (!m_temperature->number() || !m_pressure->number() || !m_humidity->number()))
+        return tr("Fill in the weather, or take its tick away.");
+    TestDay trial = m_day;
+    size_t used = 0;
+    for (const ImportFile& file : m_files) {
+        try {
+            if (std::any_of(file.builds.begin(), file.builds.end(), [](const std::string& b) { return b.empty(); }))
+                return tr("Say which build %1 belongs to.").arg(shortName(file));
+            used += addImported(trial, file).size();
+        } catch (const DataError& error) {
+            return QString::fromUtf8(error.what());
+        }
+    }
+    return used == 0 ? tr("No pull is ticked.") : QString();
 }
 
 void ImportDialog::validate() {
-    QString problem;
-    TestDay trial = m_day;
-    for (const ImportFile& file : m_files) {
-        try {
-            if (file.build.empty())
-                problem =
-                    tr("Say which build %1 belongs to.").arg(qs(std::filesystem::path(file.path).filename().string()));
-            else
-                (void)addImported(trial, file);
-        } catch (const DataError& error) {
-            problem = QString::fromUtf8(error.what());
-        }
-        if (!problem.isEmpty())
-            break;
-    }
-    m_problem->setText(problem);
-    m_problem->setVisible(!problem.isEmpty());
-    m_import->setEnabled(problem.isEmpty());
+    const QString words = problem();
+    m_problem->setText(words);
+    m_problem->setVisible(!words.isEmpty());
+    m_import->setEnabled(words.isEmpty());
 }
 
 void ImportDialog::accept() {
     takeWeather();
-    validate();
     if (m_import->isEnabled())
         QDialog::accept();
 }

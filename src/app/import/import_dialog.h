@@ -2,26 +2,30 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/import/column_table.h"
+#include "app/import/import_reader.h"
+#include "app/import/pull_picture.h"
+#include "app/import/raw_text_panel.h"
 #include "formats/import_files.h"
 
 #include <functional>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
-#include <QDoubleSpinBox>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QSplitter>
 #include <QTableWidget>
 
 namespace hillrun {
 
-/// Shows what was guessed of dropped logger files: columns, units, builds; everything can be corrected before the
-/// files become pulls.
+/// Strangers' files before they become pulls: left the raw text, right what it became. A file that cannot be read is
+/// shown too, and can be put right here. Every change reads the file again.
 class ImportDialog : public QDialog {
     Q_OBJECT
 public:
-    ImportDialog(const TestDay& day, std::vector<ImportFile> files, QWidget* parent = nullptr);
+    ImportDialog(const TestDay& day, std::vector<ImportFile> files, const Theme& theme, QWidget* parent = nullptr);
     /// The files as the user left them.
     [[nodiscard]] const std::vector<ImportFile>& files() const { return m_files; }
 
@@ -29,36 +33,60 @@ public Q_SLOTS:
     void accept() override;
 
 private:
-    QWidget* makeFileTable();
-    QWidget* makeColumnTable();
+    /// A line of the table of pulls: a pull of a file, or a file that cannot be read.
+    struct PullRow {
+        size_t file = 0;
+        size_t pull = 0;
+        bool readable = true;
+    };
+
+    QWidget* makeRight();
     QLayout* makeWeatherRow();
     QLayout* makeMappingRow();
-    void showFile(int index);
-    void showColumns();
-    void setChannel(int row, const QString& channel);
-    void setUnit(int row, const QString& unit);
-    void setGauge(int row, bool gauge);
-    /// One column's meaning, changed in every file that has the same header.
-    void changeMeaning(const std::string& header, const std::function<void(ColumnMeaning&)>& change);
+    QLayout* makeButtons();
+    void fillPulls();
+    void fillPullRow(int row);
+    void showPull(int row);
+    void showFile();
+    void showPicture();
+    void showDoubts();
+    /// Changes the choices of the current file, and of the others that have the same columns.
+    void choose(const std::function<void(GatherChoices&)>& change);
+    /// Reads these files again, large ones on another thread, and shows them.
+    void readThese(const std::vector<size_t>& which);
+    void showAll();
+    void split(const std::vector<RowSpan>& spans);
     void applyMapping(const QString& name);
     void rememberMapping();
     void takeWeather();
     void validate();
+    [[nodiscard]] ImportFile& current() { return m_files[m_current]; }
+    [[nodiscard]] QString problem() const;
 
     TestDay m_day;
     std::vector<ImportFile> m_files;
-    int m_current = 0;
-    QTableWidget* m_fileTable = nullptr;
-    QTableWidget* m_columnTable = nullptr;
+    Theme m_theme;
+    std::vector<PullRow> m_rows;
+    size_t m_current = 0;
+    size_t m_currentPull = 0;
+    QLabel* m_title = nullptr;
+    RawTextPanel* m_raw = nullptr;
+    QTableWidget* m_pullTable = nullptr;
+    PullPicture* m_picture = nullptr;
+    ColumnTable* m_columns = nullptr;
+    QLabel* m_doubts = nullptr;
     QCheckBox* m_weatherKnown = nullptr;
-    QDoubleSpinBox* m_temperature = nullptr;
-    QDoubleSpinBox* m_pressure = nullptr;
-    QDoubleSpinBox* m_humidity = nullptr;
+    NumberField* m_temperature = nullptr;
+    NumberField* m_pressure = nullptr;
+    NumberField* m_humidity = nullptr;
     QComboBox* m_mappings = nullptr;
     QLineEdit* m_mappingName = nullptr;
     QPushButton* m_remember = nullptr;
     QLabel* m_problem = nullptr;
     QPushButton* m_import = nullptr;
+    QSplitter* m_halves = nullptr;
+    ImportReader m_reader;
+    std::vector<size_t> m_beingRead;
 };
 
 } // namespace hillrun

@@ -46,9 +46,13 @@ fs::path placeOf(const fs::path& path) {
 } // namespace
 
 DayFiles::DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Selection& selection,
-                   SettingsStore& settings, NoticeBar& notice)
+                   SettingsStore& settings, NoticeBar& notice, const Look& look)
     : QObject(window), m_window(window), m_dialogs(dialogs), m_document(document), m_selection(selection),
-      m_settings(settings), m_notice(notice), m_offers(window, dialogs, document, selection, notice) {
+      m_settings(settings), m_notice(notice), m_look(look), m_offers(window, dialogs, document, selection, notice) {
+    connect(&m_importReader, &ImportReader::done, this, [this](const ReadFiles& read) {
+        m_notice.hide();
+        showImport(read);
+    });
     connect(&m_reader, &DayReader::opened, this, &DayFiles::take);
     connect(&m_reader, &DayReader::failed, this, [this](const fs::path&, const QString& message) {
         m_notice.hide();
@@ -205,23 +209,32 @@ void DayFiles::fillRecentMenu(QMenu& menu) {
 void DayFiles::import(const QStringList& paths) {
     if (paths.isEmpty())
         return;
-    std::vector<ImportFile> files;
-    QStringList problems;
+    std::vector<fs::path> files;
+    std::uintmax_t bytes = 0;
     for (const QString& path : paths) {
-        try {
-            files.push_back(openForImport(toPath(path), m_document.day()));
-        } catch (const DataError& error) {
-            problems << QString::fromUtf8(error.what());
-        }
+        files.push_back(toPath(path));
+        std::error_code error;
+        const auto size = fs::file_size(files.back(), error);
+        bytes += error ? 0 : size;
     }
-    if (!problems.isEmpty())
-        m_dialogs.showError(m_window,
-                            problems.size() == 1 ? tr("A file could not be read")
-                                                 : tr("%1 files could not be read").arg(problems.size()),
-                            problems.join(u"\n\n"_s));
-    if (files.empty())
+    if (bytes <= kReadAtOnce) {
+        showImport(readForImport(files, m_document.day()));
         return;
-    auto* dialog = new ImportDialog(m_document.day(), std::move(files), m_window);
+    }
+    m_notice.say(tr("Reading %1…").arg(counted(paths.size(), tr("file"), tr("files"))),
+                 {{tr("Cancel"), [this] { m_importReader.cancel(); }}});
+    m_importReader.run([files, day = m_document.day()] { return readForImport(files, day); });
+}
+
+void DayFiles::showImport(const ReadFiles& read) {
+    if (!read.problems.isEmpty())
+        m_dialogs.showError(m_window,
+                            read.problems.size() == 1 ? tr("A file could not be read")
+                                                      : tr("%1 files could not be read").arg(read.problems.size()),
+                            read.problems.join(u"\n\n"_s));
+    if (read.files.empty())
+        return;
+    auto* dialog = new ImportDialog(m_document.day(), read.files, m_look.theme(), m_window);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     connect(dialog, &QDialog::accepted, this, [this, dialog] { takeImport(dialog->files()); });
     dialog->open();
@@ -235,11 +248,14 @@ void DayFiles::takeImport(const std::vector<ImportFile>& files) {
         m_document.show(day, {});
     }
     const bool done = guarded(tr("The files could not be imported"), [&] {
-        m_document.edit(tr("Import %1").arg(counted(static_cast<qsizetype>(files.size()), tr("pull"), tr("pulls"))),
-                        [&](TestDay& day) {
-                            for (const ImportFile& file : files)
-                                (void)addImported(day, file, m_document.path());
-                        });
+        qsizetype pulls = 0;
+        for (const ImportFile& file : files)
+            pulls += std::count_if(file.gathered->pulls.begin(), file.gathered->pulls.end(),
+                                   [](const GatheredPull& pull) { return pull.use; });
+        m_document.edit(tr("Import %1").arg(counted(pulls, tr("pull"), tr("pulls"))), [&](TestDay& day) {
+            for (const ImportFile& file : files)
+                (void)addImported(day, file, m_document.path());
+        });
     });
     if (!done)
         return;

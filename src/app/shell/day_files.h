@@ -5,11 +5,12 @@
 #include "app/document/day_document.h"
 #include "app/document/day_reader.h"
 #include "app/document/selection.h"
+#include "app/import/import_reader.h"
+#include "app/look/theme.h"
 #include "app/shell/day_offers.h"
 #include "app/shell/dialogs.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/settings.h"
-#include "formats/import_files.h"
 
 #include <QMenu>
 
@@ -21,7 +22,7 @@ class DayFiles : public QObject {
     Q_OBJECT
 public:
     DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Selection& selection, SettingsStore& settings,
-             NoticeBar& notice);
+             NoticeBar& notice, const Look& look);
 
     void newDay();
     void open(const std::filesystem::path& path);
@@ -53,6 +54,7 @@ private:
     bool saveBeside();
     bool saveTo(const std::filesystem::path& target);
     void tellSaved(const QString& words, const std::vector<std::string>& leftBehind);
+    void showImport(const ReadFiles& read);
     void takeImport(const std::vector<ImportFile>& files);
     void addRecent(const std::filesystem::path& path);
     /// Runs something that may throw a DataError and shows its message. True when it went well.
@@ -64,7 +66,9 @@ private:
     Selection& m_selection;
     SettingsStore& m_settings;
     NoticeBar& m_notice;
+    const Look& m_look;
     DayReader m_reader;
+    ImportReader m_importReader;
     DayOffers m_offers;
 };
 

@@ -223,7 +223,7 @@ void MainWindow::layOut() {
     m_strip = new DayStrip(m_document, m_selection, m_look, central);
     m_rail = new StepRail(m_look, *m_actions, central);
     m_pages = new QStackedWidget(central);
-    m_files = new DayFiles(this, m_dialogs, m_document, m_selection, m_settings, *m_notice);
+    m_files = new DayFiles(this, m_dialogs, m_document, m_selection, m_settings, *m_notice, m_look);
     for (size_t i = 0; i < std::size(kPages); ++i)
         m_pages->addWidget(new QWidget(m_pages)); // holds the place of a page that is not made yet
     column->addWidget(m_topBar);

@@ -49,7 +49,7 @@ constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
     {Problem::ColumnTwice, "two columns are named {0}", "Rename or remove one of them."},
     {Problem::NoSpeedChannel, "there is no engine speed", "Name the column engine_speed [rpm]."},
     {Problem::NoTorqueChannel, "there is neither torque nor power", "Name the column torque [N.m] or power [kW]."},
-    {Problem::NoTimeChannel, "there is no time column", "Name the column time [s]."},
+    {Problem::NoTimeChannel, "there is no time column", "Name the column time [s]; an import window takes any column, or rows a second."},
     {Problem::TimeRunsBack, "time runs back from {0} s to {1} s", "One pull a file, rows in time order."},
     {Problem::TooFewSamples, "only {0} usable rows", "A pull needs at least 20 rows with speed and torque."},
     {Problem::NoRisingSpeed, "no full-throttle sweep was found: the speed never moves steadily through a range",

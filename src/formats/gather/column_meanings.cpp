@@ -122,6 +122,8 @@ public:
                 m_out[i] = said->second;
                 m_out[i].header = m_table.columns[i].name;
                 m_out[i].guessed = false;
+                m_out[i].said = true;
+                m_out[i].unitGiven = !m_out[i].unit.empty();
             }
         return std::move(m_out);
     }

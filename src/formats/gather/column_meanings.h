@@ -20,6 +20,7 @@ struct GatheredColumn {
     bool gauge = false;    ///< a pressure above the surrounding air
     double factor = 1.0;   ///< times this, before anything else; -1 turns a sign
     bool guessed = false;  ///< neither a usual name nor said by anybody
+    bool said = false;     ///< by somebody: nothing is settled otherwise
     bool operator==(const GatheredColumn&) const = default;
 };
 

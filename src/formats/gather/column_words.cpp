@@ -56,7 +56,7 @@ constexpr std::array kNamings{
            "coolant|water|kuhl|kuhlmittel|kuhlwasser|wasser|eau|refroidissement|agua|refrigerante|acqua|"
            "refrigerazione|cylinderhead",
            kTemperature},
-    Naming{"oil_temperature", "oil|ol|oel|motorol|motoroel|huile|aceite|olio", kTemperature},
+    Naming{"oil_temperature", "oil|ol|oel|motorol|motoroel|oltemp|oeltemp|huile|aceite|olio", kTemperature},
     Naming{"oil_pressure", "oil|ol|oel|motorol|motoroel|oldruck|oeldruck|huile|aceite|olio", kPressure},
     Naming{"fuel_pressure", "fuel|kraftstoff|benzin|rail|carburant|essence|combustible|gasolina|carburante|benzina",
            kPressure},
@@ -118,6 +118,8 @@ constexpr std::array kNamings{
            "torque|drehmoment|moment|motormoment|couple|par|coppia|tq|trq|mkp|md",
            {},
            "limit|request|loss|schlepp|verlust|pertes|wheelslip|converter|reduction|per|specific|inertia"},
+    Naming{"oil_pressure", "oil|oel|huile|aceite|olio"},
+    Naming{"fuel_pressure", "fuel|kraftstoff|rail"},
     Naming{"time",
            "time|zeit|temps|tiempo|tempo|timestamp|elapsed|uhrzeit|clock|heure|hora|ora|timer|sekunden|seconds|"
            "secondes|segundos|secondi|sec|s|t|millis|ms|messzeit",

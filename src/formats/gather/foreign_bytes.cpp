@@ -64,8 +64,10 @@ std::string unpacked(const std::string& bytes, const std::string& file) {
     std::array<char, 1 << 16> piece{};
     while (true) {
         const la_ssize_t count = archive_read_data(reader.get(), piece.data(), piece.size());
-        if (count == 0)
+        if (count == 0 && !isPacked(out))
             return out;
+        if (count == 0) // what is broken at its very beginning comes back as it is
+            throw DataError(Problem::ArchiveBroken, {}, {.file = file});
         if (count < 0)
             throw DataError(Problem::ArchiveBroken, {}, {.file = file});
         if (out.size() + static_cast<size_t>(count) > budget::kForeign)

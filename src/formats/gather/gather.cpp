@@ -38,21 +38,30 @@ public:
         blankFillValues(m_out.table, m_file, m_out.notes);
         const auto groups = columnGroups(m_out.table);
         m_out.columns = columnMeanings(m_out.table, groups, m_choices.columns, m_file, m_out.notes);
+        try {
+            takePulls(groups);
+        } catch (const DataError& error) {
+            m_out.problem = error;
+            m_out.pulls.clear();
+        }
+        keepHead();
+        return std::move(m_out);
+    }
+
+private:
+    void takePulls(const std::vector<ColumnGroup>& groups) {
         for (const ColumnGroup& group : groups)
             takeGroup(group, groups.size());
         if (m_out.pulls.empty())
-            throw DataError(Problem::TooFewSamples, {}, {.file = m_file});
+            throw DataError(Problem::TooFewSamples, {"0"}, {.file = m_file});
         if (m_out.pulls.size() > 1)
             tell(GatherCode::SeveralPulls, {}, {std::to_string(m_out.pulls.size())});
         settle();
         for (GatheredPull& pull : m_out.pulls)
             describe(pull);
         takeWeather();
-        keepHead();
-        return std::move(m_out);
     }
 
-private:
     void tell(GatherCode code, const Place& place, std::vector<std::string> details) {
         Place full = place;
         full.file = m_file;

@@ -53,10 +53,11 @@ struct GatheredFile {
     std::vector<GatheredPull> pulls;
     std::optional<Atmosphere> weather;
     GatherNotes notes;
+    std::optional<DataError> problem; ///< why there are no pulls: no time, no speed or no torque was found
 };
 
-/// Reads the bytes of a file. Throws DataError when no table, no time, no speed or no torque can be found; the choices
-/// may mend it.
+/// Reads the bytes of a file. A table that gives no pulls comes back with its `problem`, so that its columns can be
+/// named. Throws DataError where there is no table; the choices may mend either.
 GatheredFile gather(std::string_view bytes, const std::string& file, const GatherChoices& choices = {});
 
 /// One pull with every channel in the units of the pull file. Throws DataError (what `checkPull` finds).

@@ -190,7 +190,7 @@ private:
 
     void settleTorqueSign() {
         const auto torque = find("torque");
-        if (!torque)
+        if (!torque || m_columns[*torque].said)
             return;
         const Range range = rangeOf(values(*torque));
         if (!range.known())

@@ -179,9 +179,9 @@ private:
             return;
         // A line that says what it is beats one that just holds a date.
         const bool named =
-            says(entry, {"date",   "datum",  "fecha", "data",     "recorded",      "record", "started", "start",
-                         "time",   "zeit",   "heure", "hora",     "aufgezeichnet", "begin",  "beginn",  "debut",
-                         "inicio", "inizio", "when",  "measured", "logged",        "test"});
+            says(entry, {"date",   "datum", "fecha",   "data",      "recorded", "record",   "started",       "start",
+                         "time",   "zeit",  "uhrzeit", "startzeit", "heure",    "hora",     "aufgezeichnet", "begin",
+                         "beginn", "debut", "inicio",  "inizio",    "when",     "measured", "logged",        "test"});
         if (stamp->day && (!m_day || (named && !m_named))) {
             m_day = stamp->day;
             m_named = named;

@@ -97,21 +97,21 @@ std::vector<size_t> sweepCuts(std::span<const double> time_s, std::span<const do
     return {starts.begin() + 1, starts.end()};
 }
 
-std::vector<RowPull> splitPulls(const SplitSignals& signals) {
-    const size_t rows = signals.time_s.size();
+std::vector<RowPull> splitPulls(const SplitSignals& given) {
+    const size_t rows = given.time_s.size();
     std::vector<RowPull> pieces;
-    const double gap = std::max(kGap_s, kGapInSteps * medianStep(signals.time_s));
-    const double step = medianStep(signals.time_s);
+    const double gap = std::max(kGap_s, kGapInSteps * medianStep(given.time_s));
+    const double step = medianStep(given.time_s);
     RowPull piece;
     double last = std::numeric_limits<double>::quiet_NaN();
     size_t breaks = 0;
-    const auto runOf = [&](size_t row) { return signals.run.empty() ? std::string() : signals.run[row]; };
+    const auto runOf = [&](size_t row) { return given.run.empty() ? std::string() : given.run[row]; };
     for (size_t row = 0; row < rows; ++row) {
-        const double time = signals.time_s[row];
+        const double time = given.time_s[row];
         CutReason cut = CutReason::None;
-        while (breaks < signals.breaks.size() && signals.breaks[breaks] < row)
+        while (breaks < given.breaks.size() && given.breaks[breaks] < row)
             ++breaks;
-        const bool fileBreak = breaks < signals.breaks.size() && signals.breaks[breaks] == row;
+        const bool fileBreak = breaks < given.breaks.size() && given.breaks[breaks] == row;
         if (row > 0) {
             if (runOf(row) != runOf(row - 1) && !runOf(row).empty())
                 cut = CutReason::RunColumn;
@@ -139,9 +139,9 @@ std::vector<RowPull> splitPulls(const SplitSignals& signals) {
         if (whole.rows.rows() < kFewestRows)
             continue;
         RowPull part = whole;
-        if (!signals.speed_rpm.empty())
-            for (const size_t cut : sweepCuts(signals.time_s.subspan(whole.rows.first, whole.rows.rows()),
-                                              signals.speed_rpm.subspan(whole.rows.first, whole.rows.rows()))) {
+        if (!given.speed_rpm.empty())
+            for (const size_t cut : sweepCuts(given.time_s.subspan(whole.rows.first, whole.rows.rows()),
+                                              given.speed_rpm.subspan(whole.rows.first, whole.rows.rows()))) {
                 part.rows.last = whole.rows.first + cut - 1;
                 out.push_back(part);
                 part.rows.first = part.rows.last + 1;

@@ -38,7 +38,7 @@ struct SplitSignals {
 /// Cuts where the run column changes, where time runs back, at gaps, and between sweeps of one long record (idle, pull,
 /// idle, pull). A break of the file cuts only where time does not go on as before. Pieces of less than five rows are
 /// left out.
-std::vector<RowPull> splitPulls(const SplitSignals& signals);
+std::vector<RowPull> splitPulls(const SplitSignals& given);
 
 /// Where the speed of a long record climbs from near its lowest to near its highest more than once: the rows before
 /// which to cut, none for a single sweep.

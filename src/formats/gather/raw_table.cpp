@@ -228,8 +228,10 @@ Layout guessLayout(std::string_view text, std::optional<char> wanted) {
             ++seen;
             rows[tally.cells] += 10 * std::min<size_t>(tally.numbers, 50) + (tally.words == 0 ? 5 : 0);
         }
+        // Blanks stand in any text: they separate only where nothing else does nearly as well.
+        const size_t handicap = separator == ' ' ? best.score / 10 : 0;
         for (const auto& [count, score] : rows)
-            if (score > best.score)
+            if (score > best.score + handicap)
                 best = {separator, count, score};
     }
     return best;

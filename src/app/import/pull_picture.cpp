@@ -1,0 +1,143 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/import/pull_picture.h"
+
+#include <algorithm>
+#include <cmath>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr double kReach_px = 6.0;
+constexpr double kMargin_px = 6.0;
+
+} // namespace
+
+PullPicture::PullPicture(QWidget* parent) : QWidget(parent) {
+    setMouseTracking(true);
+    setFocusPolicy(Qt::ClickFocus);
+    setAccessibleName(tr("Engine speed along the file, its pulls shaded"));
+    setToolTip(tr("Drag an edge to trim a pull; double click to split it; J joins it with the next"));
+}
+
+void PullPicture::setTheme(const Theme& theme) {
+    m_theme = theme;
+    update();
+}
+
+void PullPicture::show(std::vector<double> speed_rpm, RowSpans spans, std::vector<bool> used, size_t current,
+                       bool editable) {
+    m_speed_rpm = std::move(speed_rpm);
+    m_spans = std::move(spans);
+    m_used = std::move(used);
+    m_current = current;
+    m_editable = editable;
+    m_dragged.reset();
+    update();
+}
+
+double PullPicture::xOf(size_t row) const {
+    const double rows = std::max<double>(1.0, static_cast<double>(m_speed_rpm.size()) - 1.0);
+    return kMargin_px + static_cast<double>(row) / rows * (width() - 2.0 * kMargin_px);
+}
+
+size_t PullPicture::rowAt(double x) const {
+    const double share = (x - kMargin_px) / std::max(1.0, width() - 2.0 * kMargin_px);
+    const double last = m_speed_rpm.empty() ? 0.0 : static_cast<double>(m_speed_rpm.size() - 1);
+    return static_cast<size_t>(std::lround(std::clamp(share, 0.0, 1.0) * last));
+}
+
+void PullPicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), m_theme.panel);
+    painter.setPen(m_theme.rule);
+    painter.drawRect(rect().adjusted(0, 0, -1, -1));
+    if (m_speed_rpm.size() < 2)
+        return;
+    double high = 1.0;
+    for (const double rpm : m_speed_rpm)
+        if (std::isfinite(rpm))
+            high = std::max(high, rpm);
+    const double floor = height() - kMargin_px;
+    const double room = height() - 2.0 * kMargin_px;
+    for (size_t i = 0; i < m_spans.size(); ++i) {
+        const bool used = i >= m_used.size() || m_used[i];
+        const QRectF shade(QPointF(xOf(m_spans[i].first), 1.0), QPointF(xOf(m_spans[i].last), height() - 1.0));
+        painter.fillRect(shade, m_theme.faded(used ? m_theme.mark : m_theme.quietInk, i == m_current ? 0.28 : 0.12));
+        painter.setPen(QPen(used ? m_theme.mark : m_theme.quietInk, 1.0));
+        painter.drawLine(shade.topLeft(), shade.bottomLeft());
+        painter.drawLine(shade.topRight(), shade.bottomRight());
+    }
+    // Lowest and highest of the rows behind each pixel.
+    painter.setPen(QPen(m_theme.ink, 1.2));
+    painter.setRenderHint(QPainter::Antialiasing);
+    QPainterPath path;
+    bool begun = false;
+    const size_t step = std::max<size_t>(1, m_speed_rpm.size() / (2 * static_cast<size_t>(std::max(1, width()))));
+    for (size_t row = 0; row < m_speed_rpm.size(); row += step) {
+        if (!std::isfinite(m_speed_rpm[row]))
+            continue;
+        const QPointF point(xOf(row), floor - m_speed_rpm[row] / high * room);
+        if (begun)
+            path.lineTo(point);
+        else
+            path.moveTo(point);
+        begun = true;
+    }
+    painter.drawPath(path);
+}
+
+void PullPicture::mousePressEvent(QMouseEvent* event) {
+    const size_t row = rowAt(event->position().x());
+    const size_t reach = rowAt(kReach_px + kMargin_px) + 1;
+    for (size_t i = 0; i < m_spans.size(); ++i)
+        if (row >= m_spans[i].first && row <= m_spans[i].last)
+            Q_EMIT pressed(static_cast<int>(i));
+    if (!m_editable || event->button() != Qt::LeftButton)
+        return;
+    m_dragged = edgeNear(m_spans, row, reach);
+    m_before = m_spans;
+}
+
+void PullPicture::mouseMoveEvent(QMouseEvent* event) {
+    m_underMouse = rowAt(event->position().x());
+    if (m_dragged) {
+        m_spans = withEdgeAt(m_before, *m_dragged, m_underMouse, m_speed_rpm.size());
+        update();
+    } else if (m_editable) {
+        const bool near = edgeNear(m_spans, m_underMouse, rowAt(kReach_px + kMargin_px) + 1).has_value();
+        setCursor(near ? Qt::SizeHorCursor : Qt::ArrowCursor);
+    }
+}
+
+void PullPicture::mouseReleaseEvent(QMouseEvent*) {
+    if (m_dragged && m_spans != m_before)
+        Q_EMIT spansChanged(m_spans);
+    m_dragged.reset();
+}
+
+void PullPicture::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (!m_editable)
+        return;
+    const RowSpans split = splitBefore(m_spans, rowAt(event->position().x()));
+    if (split != m_spans)
+        Q_EMIT spansChanged(split);
+}
+
+void PullPicture::keyPressEvent(QKeyEvent* event) {
+    if (event->key() != Qt::Key_J || !m_editable) {
+        QWidget::keyPressEvent(event);
+        return;
+    }
+    const RowSpans joined = joinedAt(m_spans, m_underMouse);
+    if (joined != m_spans)
+        Q_EMIT spansChanged(joined);
+}
+
+} // namespace hillrun

@@ -1,0 +1,53 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/import/pull_spans.h"
+#include "app/look/theme.h"
+
+#include <QWidget>
+
+namespace hillrun {
+
+/// Speed along a whole file, its pulls shaded. Edges can be dragged, a double click splits a pull, J joins the pull
+/// under the mouse with the next.
+class PullPicture : public QWidget {
+    Q_OBJECT
+public:
+    explicit PullPicture(QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    /// `used`: one a span. `editable`: the file's runs lie one behind the other.
+    void show(std::vector<double> speed_rpm, RowSpans spans, std::vector<bool> used, size_t current, bool editable);
+    using QWidget::show;
+    [[nodiscard]] const RowSpans& spans() const { return m_spans; }
+    [[nodiscard]] QSize sizeHint() const override { return {300, 96}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {120, 72}; }
+
+Q_SIGNALS:
+    void spansChanged(const std::vector<hillrun::RowSpan>& spans);
+    void pressed(int span);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    [[nodiscard]] size_t rowAt(double x) const;
+    [[nodiscard]] double xOf(size_t row) const;
+
+    Theme m_theme;
+    std::vector<double> m_speed_rpm;
+    RowSpans m_spans;
+    std::vector<bool> m_used;
+    size_t m_current = 0;
+    bool m_editable = false;
+    std::optional<SpanEdge> m_dragged;
+    RowSpans m_before; ///< the spans when the drag began
+    size_t m_underMouse = 0;
+};
+
+} // namespace hillrun

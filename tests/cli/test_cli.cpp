@@ -9,6 +9,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <cstdio>
+#include <fmt/format.h>
 #include <fstream>
 #include <sys/wait.h>
 
@@ -179,9 +180,9 @@ TEST_CASE("import begins a day, guesses builds and converts") {
     const std::string folder = temporary.path().string();
     const Run result =
         run("import " + folder + "/A_p01.csv " + folder + "/A_p02.csv " + folder + "/B_p05.csv " + folder +
-            "/B_p06.csv --into " + folder + "/day --temperature-c 18 --pressure-kpa 98.2 --humidity-pct 55");
+            "/B_p06.csv --into " + folder + "/day --explain --temperature-c 18 --pressure-kpa 98.2 --humidity-pct 55");
     CHECK(result.status == 0);
-    CHECK(result.out.find("RPM [rpm] -> engine_speed (guessed)") != std::string::npos);
+    CHECK(result.out.find("RPM is Engine speed in rpm") != std::string::npos);
     const TestDay day = readDay(temporary.path() / "day");
     CHECK(day.builds.size() == 2);
     CHECK(day.pulls.size() == 4);
@@ -191,6 +192,34 @@ TEST_CASE("import begins a day, guesses builds and converts") {
     CHECK(answer["comparisons"][0]["drift_that_would_explain_pct"].get<double>() > 0.0);
     for (const Json& region : answer["comparisons"][0]["regions"])
         CHECK(region["kind"] == "unresolved");
+}
+
+TEST_CASE("import tells what it understood, doubts aloud and can be strict") {
+    const test::TemporaryFolder temporary;
+    const std::string file = (temporary.path() / "two.csv").string();
+    std::string text = "Run,Time [s],RPM,Torque [N.m],Coolant [C],Note\n";
+    for (int row = 0; row < 200; ++row)
+        text += fmt::format("{},{:.2f},{},80,185,warm\n", row < 100 ? "base" : "B", 0.05 * (row % 100),
+                            2000 + 50 * (row % 100));
+    write(file, text + "Average,2,4500,80,185,\n");
+    const std::string day = (temporary.path() / "day").string();
+    const Run told = run("import '" + file + "' --explain --json");
+    CHECK(told.status == 0);
+    const Json answer = told.json()["files"][0];
+    CHECK(answer["pulls"].size() == 2);
+    CHECK(answer["pulls"][0]["id"].is_null()); // nothing was written
+    CHECK(answer["pulls"][1]["build"] == "B");
+    CHECK(answer["pulls"][1]["rows"] == 100);
+    CHECK(answer["pulls"][1]["sweep_rpm"] == Json({2000.0, 6950.0}));
+    CHECK(answer["columns"][4]["channel"] == "coolant_temperature");
+    CHECK(answer["warnings"][0]["code"] == "out_of_range");
+    CHECK(answer["left_out"][0]["line"] == 202);
+    CHECK(run("import '" + file + "' --into '" + day + "' --strict").status == 1);
+    CHECK_FALSE(fs::exists(temporary.path() / "day" / "day.json"));
+    CHECK(run("import '" + file + "'").status == 2); // neither told nor written
+    const Run written = run("import '" + file + "' --into '" + day + "' --json");
+    CHECK(written.json()["files"][0]["pulls"][1]["id"] == "p02");
+    CHECK(readDay(day).pulls[1].raw->find("engine_speed")->values.front() == 2000.0);
 }
 
 TEST_CASE("export writes each kind of file") {

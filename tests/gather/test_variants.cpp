@@ -31,6 +31,14 @@ double allowed(const std::string& channel) {
     return channel == "manifold_pressure" || channel == "power" ? 0.06 : 0.011;
 }
 
+/// Rows before the climb of a record that goes on behind it.
+size_t extraBefore(const Column& speed) {
+    size_t row = 0;
+    while (row + 1 < speed.values.size() && speed.values[row + 1] <= speed.values[row])
+        ++row;
+    return row;
+}
+
 std::string differenceOf(const ChannelTable& table, const Variant& variant) {
     for (const std::string& channel : variant.needs) {
         const Column* column = table.find(channel);
@@ -40,7 +48,9 @@ std::string differenceOf(const ChannelTable& table, const Variant& variant) {
         // A long record holds idle rows besides: the pull is its last rows.
         if (column->values.size() < static_cast<size_t>(test::kVariantRows))
             return fmt::format("{} rows", column->values.size());
-        const size_t extra = column->values.size() - test::kVariantRows;
+        const size_t behind = column->values.size() - test::kVariantRows;
+        const bool lastPull = column->values.size() == static_cast<size_t>(test::kVariantRows);
+        const size_t extra = variant.firstRowsOnly && !lastPull ? extraBefore(*table.find("engine_speed")) : behind;
         const double first = channel == "time" ? column->values[extra] : 0.0;
         for (int row = 0; row < test::kVariantRows; ++row) {
             const double value = column->values[extra + static_cast<size_t>(row)] - first;

@@ -421,6 +421,11 @@ void addCells(Collection& c) {
         s.columns.push_back(
             {"", "Status", "", 1, 0, 0, [](int row) { return std::string(row < 20 ? "idle" : "run"); }});
     });
+    c.add("row", "a column of words first, statistics below", [](Sheet& s) {
+        s.columns.insert(s.columns.begin(),
+                         {"", "Status", "", 1, 0, 0, [](int row) { return std::string(row < 20 ? "idle" : "run"); }});
+        s.after = {"Average,2.0,4500,100,100,0.88,85.5,99.5"};
+    });
     c.add("row", "a column of marks, mostly blank", [](Sheet& s) {
         s.columns.push_back({"", "Marker", "", 1, 0, 0, [](int row) { return std::string(row == 50 ? "lap" : ""); }});
     });
@@ -574,6 +579,32 @@ void addSeveral(Collection& c) {
             s.columns[0] = {"", "Time", "s", 1, 0, 0, [](int row) { return fmt::format("{:.2f}", 0.02 * row); }};
         },
         2);
+    c.add(
+        "several", "three of them, run column first, words below",
+        [&](Sheet& s) {
+            s.rows = 3 * kVariantRows;
+            s.truthRow = [](int row) { return row % kVariantRows; };
+            s.columns.insert(s.columns.begin(), {"", "Run name", "", 1, 0, 0, [](int row) {
+                                                     return std::string(1, static_cast<char>('A' + row / kVariantRows));
+                                                 }});
+            s.after = {"Max,2.0,7000,100,100,0.88,85.5,99.5"};
+        },
+        3);
+    c.add(
+        "several", "pull, coasting down, pull, coasting down",
+        [&](Sheet& s) {
+            s.rows = 2 * kVariantRows + 300;
+            s.truthRow = [](int row) {
+                if (row < kVariantRows)
+                    return row;
+                if (row < kVariantRows + 150)
+                    return std::max(0, kVariantRows - 1 - (row - kVariantRows) * 3);
+                return row < kVariantRows + 300 ? 0 : row - kVariantRows - 300;
+            };
+            s.columns[0] = {"", "Time", "s", 1, 0, 0, [](int row) { return fmt::format("{:.2f}", 0.02 * row); }};
+        },
+        2);
+    c.last().firstRowsOnly = true;
     const auto beside = [](Sheet& s, const std::function<std::string(const std::string&, int)>& name) {
         const auto once = s.columns;
         s.columns.clear();

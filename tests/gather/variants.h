@@ -56,6 +56,7 @@ struct Variant {
     size_t pulls = 1;
     std::vector<std::string> needs; ///< channels that must come back
     double ambient_kpa = 101.325;
+    bool firstRowsOnly = false; ///< what lies behind the pull's rows is no part of the truth
 };
 
 std::string writeSheet(const Sheet& sheet);

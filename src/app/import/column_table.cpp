@@ -97,11 +97,19 @@ void ColumnTable::clearAll() {
 }
 
 void ColumnTable::show(const GatheredFile& file) {
+    // Whoever types here goes on typing at the same place when the file has been read again.
+    std::pair<int, int> focused{-1, -1};
+    for (int row = 0; row < rowCount(); ++row)
+        for (int column = 0; column < columnCount(); ++column)
+            if (const QWidget* widget = cellWidget(row, column); widget && widget->hasFocus())
+                focused = {row, column};
     m_columns = file.columns;
     setRowCount(0);
     setRowCount(static_cast<int>(m_columns.size()));
     for (int row = 0; row < rowCount(); ++row)
         showRow(row, file);
+    if (QWidget* widget = cellWidget(focused.first, focused.second))
+        widget->setFocus();
 }
 
 void ColumnTable::showRow(int row, const GatheredFile& file) {

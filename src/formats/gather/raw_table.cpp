@@ -203,6 +203,7 @@ struct Layout {
     char separator = ',';
     size_t cells = 0; ///< of most rows
     size_t score = 0;
+    bool wordsFirst = false; ///< most rows begin with a word
 };
 
 /// The separator with which the most lines read as rows of the same number of cells, more cells being better.
@@ -213,7 +214,8 @@ Layout guessLayout(std::string_view text, std::optional<char> wanted) {
         if (wanted && separator != *wanted)
             continue;
         LineReader lines(text);
-        std::map<size_t, size_t> rows; // by number of cells
+        std::map<size_t, size_t> rows;                      // by number of cells
+        std::map<size_t, std::pair<size_t, size_t>> begins; // with a word, of all
         size_t seen = 0;
         for (Line line;
              seen < kRowsLookedAt && line.number < static_cast<long>(kHeadLines + kRowsLookedAt) && lines.next(line);) {
@@ -226,15 +228,31 @@ Layout guessLayout(std::string_view text, std::optional<char> wanted) {
             if (!tally.isRow())
                 continue;
             ++seen;
+            begins[tally.cells].first += tally.firstIsWord ? 1 : 0;
+            begins[tally.cells].second += 1;
             rows[tally.cells] += 10 * std::min<size_t>(tally.numbers, 50) + (tally.words == 0 ? 5 : 0);
         }
         // Blanks stand in any text: they separate only where nothing else does nearly as well.
         const size_t handicap = separator == ' ' ? best.score / 10 : 0;
         for (const auto& [count, score] : rows)
             if (score > best.score + handicap)
-                best = {separator, count, score};
+                best = {separator, count, score, 2 * begins[count].first > begins[count].second};
     }
     return best;
+}
+
+/// What stands first in a row of statistics below a table.
+bool isStatistic(std::string_view cell) {
+    constexpr std::array<std::string_view, 22> words{"average", "avg",      "mean",   "min",    "minimum", "max",
+                                                     "maximum", "std",      "stdev",  "stddev", "sum",     "mittelwert",
+                                                     "moyenne", "promedio", "media",  "total",  "count",   "range",
+                                                     "median",  "moy",      "mittel", "summe"};
+    std::string word(cell);
+    std::transform(word.begin(), word.end(), word.begin(),
+                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    while (!word.empty() && (word.back() == '.' || word.back() == ':'))
+        word.pop_back();
+    return std::find(words.begin(), words.end(), word) != words.end();
 }
 
 /// A decimal or thousands mark of any kind may be in it.
@@ -288,8 +306,8 @@ private:
             return false;
         splitRow(line.text, cells);
         const Tally tally = tallyOf(cells);
-        return tally.isRow() && !tally.firstIsWord && !isIndexLine(cells) && 4 * tally.cells >= 3 * m_layout.cells &&
-               !(m_choices.headerLine && line.number <= *m_choices.headerLine);
+        return tally.isRow() && (!tally.firstIsWord || m_layout.wordsFirst) && !isIndexLine(cells) &&
+               4 * tally.cells >= 3 * m_layout.cells && !(m_choices.headerLine && line.number <= *m_choices.headerLine);
     }
 
     void splitRow(std::string_view line, Cells& cells) const {
@@ -447,7 +465,7 @@ private:
                 gap = true;
                 return;
             }
-            const bool wordsFirst = tally.firstIsWord && !m_isText.empty() && m_isText[0] == 0;
+            const bool wordsFirst = tally.firstIsWord && (m_isText[0] == 0 || isStatistic(cells[0]));
             if (wordsFirst || !tally.isRow()) {
                 leaveOut(line, wordsFirst ? "it begins with a word where numbers stand" : "no row of numbers");
                 return;

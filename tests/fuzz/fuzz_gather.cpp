@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// Any bytes as a stranger's file: refused with a reason, or pulls whose columns are of one length and can be written.
+
+#include "core/errors/data_error.h"
+#include "formats/gather/gather.h"
+#include "formats/gather/gather_summary.h"
+#include "formats/pull_file.h"
+
+#include <cstdint>
+#include <cstdlib>
+
+extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
+    using namespace hillrun;
+    try {
+        const GatheredFile file = gather({reinterpret_cast<const char*>(data), size}, "any");
+        (void)explained(file);
+        for (const GatherNote& note : file.notes)
+            (void)noteLine(note);
+        for (const GatheredPull& pull : file.pulls) {
+            const ChannelTable table = tableOf(file, pull, 98.0);
+            for (const Column& column : table.columns)
+                if (column.values.size() != table.rows())
+                    std::abort();
+            (void)readPullText(writePullText(table), "again", 98.0);
+        }
+    } catch (const DataError&) { // said
+    }
+    return 0;
+}

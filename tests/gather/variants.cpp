@@ -169,6 +169,12 @@ void addUnitPlaces(Collection& c) {
         s.header = bare;
         s.above = {"s,rpm,N.m,kPa,-,C,%"};
     });
+    c.add("unit place", "line below, the first blank, tabs", [&](Sheet& s) {
+        s.separator = "\t";
+        s.header = bare;
+        s.columns.insert(s.columns.begin(), {"", "Set", "", 1, 0, 0, [](int) { return std::string("1"); }});
+        s.below = {"\ts\trpm\tN.m\tkPa\t-\tC\t%"};
+    });
     c.add("unit place", "nowhere", [&](Sheet& s) { s.header = bare; });
     c.add("unit place", "rule, types and numbers below", [&](Sheet& s) {
         s.below = {"-------,-------,-----,-----,----,----,----", "float,int,float,float,float,float,float",
@@ -323,6 +329,23 @@ void addNames(Collection& c) {
         c.add("name", language, [&, names = names](Sheet& s) {
             for (size_t i = 0; i < names.size(); ++i)
                 s.columns[i].name = names[i];
+        });
+    const struct {
+        size_t column;
+        const char* name;
+        const char* unit;
+    } odd[] = {{2, "M", "Nm"},        {2, "Md", "N.m"},     {1, "n_mot", "1/min"},   {1, "nMotor", "U/min"},
+               {1, "ENGINE_RPM", ""}, {1, "Revs", "1/min"}, {3, "P_MAN", "kPa"},     {3, "MAP sensor", "kPa"},
+               {4, "AFR", "lambda"},  {5, "T_water", "C"},  {5, "Wassertemp.", "C"}, {6, "Pedal position", "%"}};
+    for (const auto& row : odd)
+        c.add("name", fmt::format("{} in {}", row.name, row.unit), [&](Sheet& s) {
+            s.columns[row.column].name = row.name;
+            s.columns[row.column].unit = row.unit;
+            s.columns.push_back({"", "Sollmoment", "Nm", 1, 0, 0, [](int) { return std::string("150"); }});
+            s.columns.push_back({"", "RPM limit", "rpm", 1, 0, 0, [](int) { return std::string("7500"); }});
+            s.header = [](const WrittenColumn& column) { // a blank before the unit
+                return column.unit.empty() ? column.name : column.name + " " + column.unit;
+            };
         });
     c.add("name", "Latin-1 German", [](Sheet& s) {
         s.columns[1].name = "Drehzahl";

@@ -181,9 +181,34 @@ private:
             if (!isNew && !theirsWasSaid && mine.rank() > at->second.rank())
                 at->second = mine;
         }
+        for (const auto& [channel, dimension] :
+             {std::pair{"engine_speed", Dimension::EngineSpeed}, std::pair{"torque", Dimension::Torque},
+              std::pair{"power", Dimension::Power}})
+            if (!best.contains(channel))
+                takeByUnit(group, channel, dimension, best);
         for (const size_t i : group)
             if (!m_choices.contains(i))
                 conclude(i, best);
+    }
+
+    /// "M [Nm]", "n [1/min]": a name that says nothing, but the only column in such a unit.
+    void takeByUnit(const ColumnGroup& group, const char* channel, Dimension dimension,
+                    std::map<std::string, Candidate>& best) {
+        std::optional<size_t> only;
+        for (const size_t i : group) {
+            const auto unit = parseUnit(m_table.columns[i].unit);
+            if (m_choices.contains(i) || !unit || unit->dimension != dimension || m_senses[i].setPoint ||
+                !m_table.columns[i].texts.empty())
+                continue;
+            if (only || !m_senses[i].channel.empty() || namesAnotherPart(m_table.columns[i].name))
+                return;
+            only = i;
+        }
+        if (!only)
+            return;
+        m_senses[*only].channel = channel;
+        m_senses[*only].surety = HeaderSurety::Words;
+        best[channel] = {*only, m_senses[*only]};
     }
 
     void conclude(size_t i, const std::map<std::string, Candidate>& best) {

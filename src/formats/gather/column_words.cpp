@@ -44,7 +44,7 @@ constexpr std::array kNamings{
            "sample|samples|index|row|nr|no|echantillon|muestra|campione|point|punkt|zeile|frame|scan",
            {},
            "rate|time|dew|ignition|temp"},
-    Naming{"exhaust_gas_temperature", "exhaust|abgas|echappement|escape|scarico|egt", kTemperature},
+    Naming{"exhaust_gas_temperature", "exhaust|exh|abgas|echappement|escape|scarico|egt", kTemperature},
     Naming{"exhaust_gas_temperature", "egt|egts"},
     Naming{"exhaust_back_pressure", "exhaust|back|abgas|abgasgegen|gegendruck|contre|echappement|escape|scarico|emap",
            "pres|press|pressure|druck|pression|presion|pressione|gegendruck|contrepression|emap"},
@@ -62,10 +62,11 @@ constexpr std::array kNamings{
            kPressure},
     Naming{"airbox_pressure", "airbox|airfilter|luftfilter|filter|filtre|filtro", kPressure},
     Naming{"manifold_pressure",
-           "manifold|boost|charge|inlet|intake|lade|ladedruck|saugrohr|saugrohrdruck|ansaug|suralimentation|"
+           "manifold|man|boost|charge|inlet|intake|lade|ladedruck|saugrohr|saugrohrdruck|ansaug|suralimentation|"
            "admission|collecteur|colector|admision|sobrealimentacion|collettore|sovralimentazione|aspirazione|turbo",
            "pres|press|pressure|druck|ladedruck|saugrohrdruck|pression|presion|pressione|boost|abs|absolute|p|gauge",
            "exhaust|abgas|oil|fuel|duty|control|solenoid|temp|vacuum|unterdruck|depression"},
+    Naming{"manifold_pressure", "map", {}, "ignition|fuel|switch|select|number|timing|no"},
     Naming{"lambda", "lambda", {}, "integrator|correction|heater|trim|regler|integral|control"},
     Naming{"air_fuel_ratio", "afr|airfuel"},
     Naming{"air_fuel_ratio", "air|luft|aire|aria", "fuel|kraftstoff|carburant|combustible|carburante"},
@@ -81,7 +82,7 @@ constexpr std::array kNamings{
     Naming{"knock_retard", "knock|klopf|cliquetis|detonacion|detonazione", "retard|retardo|ritardo|zuruck|spat|deg",
            "level|volt|sensor|intensity|count"},
     Naming{"ignition_advance",
-           "ignition|spark|zund|zundung|zundwinkel|zundzeitpunkt|allumage|encendido|accensione|timing",
+           "ignition|ign|spark|zund|zundung|zundwinkel|zundzeitpunkt|allumage|encendido|accensione|timing",
            "advance|angle|timing|winkel|zeitpunkt|avance|angulo|anticipo|angolo|btdc", "current|dwell|retard|voltage"},
     Naming{"ignition_advance", "zundwinkel|zundzeitpunkt|advance|btdc", {}, "retard|cam|vvt"},
     Naming{"spark_current", "spark|coil|ionisation|ionization|zundspule|bobine|bobina",
@@ -108,7 +109,7 @@ constexpr std::array kNamings{
            "revoluciones",
            {},
            kOtherShaft},
-    Naming{"engine_speed", "engine|motor|moteur|motore|crank|kurbelwelle|eng",
+    Naming{"engine_speed", "engine|motor|moteur|motore|mot|crank|kurbelwelle|eng",
            "speed|drehzahl|vitesse|velocidad|velocita|spd|rev|n", kOtherShaft},
     Naming{"power",
            "power|leistung|motorleistung|puissance|potencia|potenza|pwr|hp|kw|bhp|whp|horsepower|chevaux",
@@ -118,8 +119,8 @@ constexpr std::array kNamings{
            "torque|drehmoment|moment|motormoment|couple|par|coppia|tq|trq|mkp|md",
            {},
            "limit|request|loss|schlepp|verlust|pertes|wheelslip|converter|reduction|per|specific|inertia"},
-    Naming{"oil_pressure", "oil|oel|huile|aceite|olio"},
-    Naming{"fuel_pressure", "fuel|kraftstoff|rail"},
+    Naming{"oil_pressure", "oil|oel|huile|aceite|olio", {}, "level|niveau|stand|temp"},
+    Naming{"fuel_pressure", "fuel|kraftstoff|rail", {}, "level|niveau|trim|temp|cut|used|total"},
     Naming{"time",
            "time|zeit|temps|tiempo|tempo|timestamp|elapsed|uhrzeit|clock|heure|hora|ora|timer|sekunden|seconds|"
            "secondes|segundos|secondi|sec|s|t|millis|ms|messzeit",
@@ -127,9 +128,10 @@ constexpr std::array kNamings{
            "injection|einspritz|dwell|lap|open|cut|lag|pulse|constant|run"},
 };
 
-constexpr std::string_view kSetPoint = "target|targ|tgt|setpoint|set|desired|demand|demanded|requested|request|command|"
-                                       "commanded|cmd|soll|sollwert|vorgabe|consigne|cible|objetivo|consigna|obiettivo|"
-                                       "richiesta|richiesto|reference|ref|wanted";
+constexpr std::string_view kSetPoint =
+    "target|targ|tgt|setpoint|set|desired|demand|demanded|requested|request|command|"
+    "commanded|cmd|soll|sollwert|vorgabe|consigne|cible|objetivo|consigna|obiettivo|"
+    "richiesta|richiesto|reference|ref|wanted|limit|limiter|max|maximum|min|minimum|threshold";
 constexpr std::string_view kMeasured =
     "actual|measured|ist|istwert|mesure|mesuree|medido|medida|misurato|misurata|meas|"
     "real|reel|raw|uncorrected|observed";
@@ -189,6 +191,8 @@ bool fits(const Naming& naming, const std::vector<std::string>& words) {
            !(speakOf(words, naming.never));
 }
 
+std::string bareUnit(std::string_view unit) { return unit == "\xCE\xBB" ? "lambda" : joined(wordsOfHeader(unit)); }
+
 /// "SAE" and the like speak of correction only beside a power or torque.
 bool canBeCorrected(std::string_view channel) { return channel == "power" || channel == "torque"; }
 
@@ -220,6 +224,12 @@ std::vector<std::string> wordsOfHeader(std::string_view header) {
     return out;
 }
 
+bool namesAnotherPart(std::string_view header) {
+    const std::vector<std::string> words = wordsOfHeader(header);
+    return speakOf(words, kOtherShaft) || speakOf(words, "loss|verlust|schlepp|pertes|perdida|perdite|retarder|clutch|"
+                                                         "kupplung|friction|reibung|inertia|starter|alternator");
+}
+
 std::optional<Dimension> dimensionOf(std::string_view channelOrRole) {
     if (const ChannelInfo* info = channelInfo(channelOrRole))
         return info->dimension;
@@ -249,7 +259,10 @@ HeaderSense senseOfWords(std::string_view header, const std::vector<std::string>
         out.channel = channel;
         out.surety = surety;
     };
-    out.setPoint = saysExactly(words, kSetPoint);
+    out.setPoint =
+        saysExactly(words, kSetPoint) || std::any_of(words.begin(), words.end(), [](const std::string& word) {
+            return word.starts_with("soll") || word.ends_with("soll") || word.ends_with("sollwert");
+        });
     out.measured = saysExactly(words, kMeasured);
     out.gauge = speakOf(words, kGauge);
     out.absolute = saysExactly(words, kAbsolute) || speakOf(words, "absolut");
@@ -267,6 +280,11 @@ HeaderSense senseOfWords(std::string_view header, const std::vector<std::string>
     for (const Naming& naming : kNamings)
         if (out.surety == HeaderSurety::Nothing && fits(naming, plain))
             take(naming.channel, HeaderSurety::Words);
+    // The two ways to say a mixture: the unit decides.
+    if (out.channel == "air_fuel_ratio" && bareUnit(unitText) == "lambda")
+        out.channel = "lambda";
+    else if (out.channel == "lambda" && bareUnit(unitText) == "afr")
+        out.channel = "air_fuel_ratio";
     out.corrected =
         canBeCorrected(out.channel) && saysExactly(words, kCorrected) && !saysExactly(words, "uncorrected|raw");
     return out;

@@ -49,6 +49,8 @@ HeaderSense senseOf(std::string_view header, std::string_view unit);
 /// a small letter stands before a capital.
 std::vector<std::string> wordsOfHeader(std::string_view header);
 
+/// Speaks of another shaft or of a loss, a limit or the like: not of the engine's own speed, torque or power.
+bool namesAnotherPart(std::string_view header);
 /// The dimension of a channel or role; nothing for a name of its own.
 std::optional<Dimension> dimensionOf(std::string_view channelOrRole);
 

@@ -4,6 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "core/units/units.h"
+#include "formats/gather/column_words.h"
 #include "formats/short_decimal.h"
 
 #include <algorithm>
@@ -138,6 +139,8 @@ bool isComment(std::string_view line) {
 }
 
 std::string_view withoutCommentSign(std::string_view line) {
+    if (!isComment(line))
+        return line; // a tab at its beginning is a blank cell
     line = withoutBlanks(line);
     while (!line.empty() && (line.front() == '#' || line.front() == '%' || line.front() == '!' || line.front() == '/'))
         line.remove_prefix(1);
@@ -353,6 +356,7 @@ private:
             names.clear();
             m_table.headerLine = 0;
         }
+        m_headerCells = names;
         takeNames(names, units, at);
         for (size_t i = 0; i < at; ++i)
             if (!isBlankLine(m_above[i].text))
@@ -479,10 +483,9 @@ private:
 
     bool isHeaderAgain(const Cells& cells) const {
         size_t same = 0;
-        for (size_t i = 0; i < std::min(cells.size(), m_table.columns.size()); ++i)
-            same +=
-                !m_table.columns[i].name.empty() && nameAndUnitOf(cells[i]).first == m_table.columns[i].name ? 1 : 0;
-        return same >= 2 && 2 * same >= m_table.columns.size();
+        for (size_t i = 0; i < std::min(cells.size(), m_headerCells.size()); ++i)
+            same += !m_headerCells[i].empty() && cells[i] == m_headerCells[i] ? 1 : 0;
+        return same >= 2 && 2 * same >= m_headerCells.size();
     }
 
     void leaveOut(const Line& line, const char* why) { m_table.leftOut.push_back({line.number, why}); }
@@ -524,8 +527,60 @@ private:
     long m_firstRow = 0;
     std::vector<Line> m_above; ///< the lines before the first row
     std::vector<char> m_isText;
+    Cells m_headerCells; ///< as they stand in the text
     RawTable m_table;
 };
+
+} // namespace
+
+namespace {
+
+/// Where the bracket opens that the text ends with; "MAP (bar(a))" has two.
+size_t openingOf(std::string_view text, char open, char close) {
+    if (text.empty() || text.back() != close)
+        return std::string_view::npos;
+    int depth = 0;
+    for (size_t i = text.size(); i > 0; --i) {
+        depth += text[i - 1] == close ? 1 : (text[i - 1] == open ? -1 : 0);
+        if (depth == 0)
+            return i - 1;
+    }
+    return std::string_view::npos;
+}
+
+/// "bar(a)", "kPa (g)": what stands in brackets is a part of the unit.
+bool belongsToUnit(std::string_view text) {
+    constexpr std::array<std::string_view, 7> parts{"a", "abs", "absolute", "g", "gauge", "rel", "A"};
+    return std::find(parts.begin(), parts.end(), bareCell(text)) != parts.end();
+}
+
+/// "Revs 1/min", "Boost, psi", "boost_kpa": the unit stands behind a mark and must be known. Of several ways to cut,
+/// the one whose name and unit go together; the longest unit first ("1/min" before "min").
+std::pair<std::string, std::string> splitAtUnit(std::string_view header) {
+    struct Cut {
+        std::string_view name;
+        std::string_view unit;
+        bool strong = false; ///< a mark that stands for nothing else
+    };
+    std::vector<Cut> cuts;
+    for (size_t at = 1; at < header.size(); ++at)
+        for (const std::string_view mark : {" in ", ",", ":", "/", " - ", " ", "_"}) {
+            if (!header.substr(at).starts_with(mark))
+                continue;
+            const std::string_view unit = bareCell(header.substr(at + mark.size()));
+            if (!unit.empty() && unit.find_first_not_of("0123456789") != std::string_view::npos && parseUnit(unit))
+                cuts.push_back({bareCell(header.substr(0, at)), unit, mark == "," || mark == ":" || mark == " in "});
+        }
+    const auto pair = [](const Cut& cut) { return std::pair{std::string(cut.name), std::string(cut.unit)}; };
+    for (const Cut& cut : cuts)
+        if (senseOf(cut.name, cut.unit).surety != HeaderSurety::Nothing)
+            return pair(cut);
+    if (senseOf(header, "").surety == HeaderSurety::Nothing)
+        for (const Cut& cut : cuts)
+            if (cut.strong || cut.unit.size() > 1)
+                return pair(cut);
+    return {std::string(header), ""};
+}
 
 } // namespace
 
@@ -536,21 +591,14 @@ std::pair<std::string, std::string> nameAndUnitOf(std::string_view header) {
     };
     for (const auto& [open, close] :
          {std::pair{'[', ']'}, std::pair{'(', ')'}, std::pair{'{', '}'}, std::pair{'<', '>'}}) {
-        const size_t from = header.rfind(open);
-        if (from == std::string_view::npos || header.empty() || header.back() != close || from == 0)
+        const size_t from = openingOf(header, open, close);
+        if (from == std::string_view::npos || from == 0)
             continue;
         const std::string_view unit = header.substr(from + 1, header.size() - from - 2);
-        if (close == ']' || parseUnit(bareCell(unit)))
+        if (close == ']' || (parseUnit(bareCell(unit)) && !belongsToUnit(unit)))
             return both(header.substr(0, from), unit);
     }
-    // The unit is the last word, behind one of these; it must be known.
-    for (const std::string_view mark : {" in ", ",", ":", "/", " - ", " ", "_"})
-        for (size_t at = header.find(mark); at != std::string_view::npos; at = header.find(mark, at + 1)) {
-            const std::string_view unit = bareCell(header.substr(at + mark.size()));
-            if (at > 0 && !unit.empty() && parseUnit(unit))
-                return both(header.substr(0, at), unit);
-        }
-    return {std::string(header), ""};
+    return splitAtUnit(header);
 }
 
 RawTable readRawTable(std::string_view text, const TableChoices& choices, const std::string& file) {

@@ -661,6 +661,25 @@ void addDoubts(Collection& c) {
     c.last().needs = {"time", "engine_speed", "power"};
     c.add("sense", "torque negative", [](Sheet& s) { s.columns[2].scale = -1.0; });
     c.add("sense", "torque and power agree", [](Sheet& s) { s.columns.push_back({"power", "Power", "kW", 1, 0, 3}); });
+    c.add("sense", "a gauge pressure under the name of the absolute one",
+          [](Sheet& s) { s.columns[3] = {"manifold_pressure", "MAP gauge", "kPa", 1, -101.325, 2}; });
+    c.add("unit place", "nowhere but at time", [](Sheet& s) {
+        for (size_t i : {1u, 2u, 3u, 5u, 6u})
+            s.columns[i].unit.clear();
+        s.columns.erase(s.columns.begin() + 5, s.columns.end());
+        s.columns.erase(s.columns.begin() + 3);
+    });
+    c.last().needs = {"time", "engine_speed", "torque", "lambda"};
+    for (const auto& [unit, kw] :
+         {std::pair{"kW", 1.0}, std::pair{"hp", 0.74569987158227022}, std::pair{"PS", 0.73549875}}) {
+        c.add("unit", fmt::format("kgf.m said, power in {} not", unit), [&, kw = kw](Sheet& s) {
+            s.columns[2].unit = "kgf.m";
+            s.columns[2].scale = 1 / 9.80665;
+            s.columns[2].decimals = 5;
+            s.columns.push_back({"power", "Power", "", 1 / kw, 0, 4});
+        });
+        c.last().needs.emplace_back("power");
+    }
     c.add("sense", "pressure from the surrounding air, said",
           [](Sheet& s) { s.columns[3] = {"manifold_pressure", "Boost (gauge)", "kPa", 1, -101.325, 2}; });
 }

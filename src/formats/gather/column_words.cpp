@@ -265,7 +265,9 @@ HeaderSense senseOfWords(std::string_view header, const std::vector<std::string>
         });
     out.measured = saysExactly(words, kMeasured);
     out.gauge = speakOf(words, kGauge);
-    out.absolute = saysExactly(words, kAbsolute) || speakOf(words, "absolut");
+    // "MAP gauge": a word that says it beats the name of the sensor.
+    const bool saysGauge = speakOf(words, "gauge|relative|relativ|uberdruck|surpression|sobrepresion|sovrapressione");
+    out.absolute = !saysGauge && (saysExactly(words, kAbsolute) || speakOf(words, "absolut"));
     for (const ChannelInfo& channel : standardChannels()) {
         if (header == channel.name)
             take(channel.name, HeaderSurety::Exact);

@@ -70,7 +70,8 @@ struct UnitPair {
     const char* torque;
     const char* power;
 };
-constexpr std::array<UnitPair, 10> kPairs{{{"N.m", "kW"},
+// The usual ones first; the others only beside a unit that was given.
+constexpr std::array<UnitPair, 16> kPairs{{{"N.m", "kW"},
                                            {"lb-ft", "hp"},
                                            {"N.m", "PS"},
                                            {"N.m", "hp"},
@@ -79,7 +80,14 @@ constexpr std::array<UnitPair, 10> kPairs{{{"N.m", "kW"},
                                            {"daN.m", "kW"},
                                            {"kgf.m", "kW"},
                                            {"lb-ft", "PS"},
-                                           {"lb-ft", "kW"}}};
+                                           {"lb-ft", "kW"},
+                                           {"kgf.m", "hp"},
+                                           {"daN.m", "PS"},
+                                           {"daN.m", "hp"},
+                                           {"lb-ft", "W"},
+                                           {"kgf.m", "W"},
+                                           {"daN.m", "W"}}};
+constexpr size_t kUsualPairs = 10;
 constexpr double kAgree = 0.015;   ///< filters and rounding of a logger move the two apart by less
 constexpr double kSameOff = 0.004; ///< two pairs that lie nearer to each other cannot be told apart
 constexpr double kDisagree = 0.03; ///< common practice: losses between the two are larger

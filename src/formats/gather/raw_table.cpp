@@ -195,8 +195,8 @@ bool isUnitLine(const Cells& cells) {
         ++filled;
         const bool bracketed = unbracketed(cell).size() < cell.size();
         const bool unit = parseUnit(unbracketed(cell)).has_value();
-        if (!unit && !bracketed && cell.size() > 8)
-            return false;
+        if (!unit && !bracketed && (cell.size() > 8 || senseOf(cell, "").surety != HeaderSurety::Nothing))
+            return false; // a name
         known += unit ? 1 : 0;
     }
     return known > 0 && 2 * known >= filled && 3 * filled >= cells.size();

@@ -49,8 +49,7 @@ std::string differenceOf(const ChannelTable& table, const Variant& variant) {
         if (column->values.size() < static_cast<size_t>(test::kVariantRows))
             return fmt::format("{} rows", column->values.size());
         const size_t behind = column->values.size() - test::kVariantRows;
-        const bool lastPull = column->values.size() == static_cast<size_t>(test::kVariantRows);
-        const size_t extra = variant.firstRowsOnly && !lastPull ? extraBefore(*table.find("engine_speed")) : behind;
+        const size_t extra = variant.firstRowsOnly ? extraBefore(*table.find("engine_speed")) : behind;
         const double first = channel == "time" ? column->values[extra] : 0.0;
         for (int row = 0; row < test::kVariantRows; ++row) {
             const double value = column->values[extra + static_cast<size_t>(row)] - first;

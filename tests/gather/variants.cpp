@@ -602,6 +602,7 @@ void addSeveral(Collection& c) {
             s.columns[0] = {"", "Time", "s", 1, 0, 0, [](int row) { return fmt::format("{:.2f}", 0.02 * row); }};
         },
         2);
+    c.last().firstRowsOnly = true;
     c.add(
         "several", "three of them, run column first, words below",
         [&](Sheet& s) {

@@ -117,7 +117,7 @@ void ColumnTable::showRow(int row, const GatheredFile& file) {
     auto* header = new QTableWidgetItem(column.header.empty() ? tr("(no name)") : qs(column.header));
     header->setToolTip(header->text());
     if (column.guessed) {
-        header->setText(header->text() + tr("  \u00B7 guessed"));
+        header->setText(header->text() + u" ?"_s);
         header->setToolTip(tr("%1: guessed, please check").arg(qs(column.header)));
         header->setForeground(m_theme.warning);
     }

@@ -286,9 +286,10 @@ void ImportDialog::fillPullRow(int row) {
     what->setFont(fonts::numbers(11));
     what->setToolTip(what->text());
     m_pullTable->setItem(row, What, what);
-    auto* started = new QTableWidgetItem(pull.started.empty() ? u"\u2013"_s : qs(pull.started).replace(u'T', u' '));
+    auto* started =
+        new QTableWidgetItem(pull.started.empty() ? u"\u2013"_s : qs(pull.started.substr(0, 16)).replace(u'T', u' '));
     started->setToolTip(pull.started.empty() ? tr("Not known: the pull goes by its place in the order")
-                                             : started->text());
+                                             : qs(pull.started));
     m_pullTable->setItem(row, Started, started);
 }
 

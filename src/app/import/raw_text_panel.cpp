@@ -84,7 +84,7 @@ QComboBox* RawTextPanel::choice(const QString& name, const QString& label, const
     box->setObjectName(name);
     box->setAccessibleName(label);
     box->addItems(texts);
-    box->setMinimumContentsLength(8);
+    box->setMinimumContentsLength(5);
     box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     connect(box, &QComboBox::activated, this, [this, take](int index) {
         take(index);

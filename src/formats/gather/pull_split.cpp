@@ -69,6 +69,19 @@ std::vector<Turn> turnsOf(std::span<const double> rpm, double least) {
     return out;
 }
 
+/// The row from which a climb is recorded: a second before the speed leaves its valley, not before the valley itself.
+size_t beginOf(const Turn& low, const Turn& top, std::span<const double> time_s, std::span<const double> speed_rpm,
+               double within_rpm) {
+    constexpr double kLead_s = 1.0;
+    size_t leaves = top.row;
+    while (leaves > low.row && !(speed_rpm[leaves] <= low.rpm + within_rpm))
+        --leaves;
+    size_t begin = leaves;
+    while (begin > low.row && time_s[leaves] - time_s[begin - 1] <= kLead_s)
+        --begin;
+    return begin;
+}
+
 } // namespace
 
 std::vector<size_t> sweepCuts(std::span<const double> time_s, std::span<const double> speed_rpm) {
@@ -90,7 +103,7 @@ std::vector<size_t> sweepCuts(std::span<const double> time_s, std::span<const do
         if (!climb || turns[i + 1].rpm - turns[i].rpm < 0.5 * range ||
             time_s[turns[i + 1].row] - time_s[turns[i].row] < 1.0)
             continue;
-        starts.push_back(turns[i].row);
+        starts.push_back(beginOf(turns[i], turns[i + 1], time_s, speed_rpm, 0.03 * range));
     }
     if (starts.size() < 2)
         return {};

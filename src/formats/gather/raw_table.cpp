@@ -134,8 +134,11 @@ Tally tallyOf(const Cells& cells) {
 bool isBlankLine(std::string_view line) { return bareCell(line).empty(); }
 
 bool isComment(std::string_view line) {
+    line.remove_prefix(std::min(line.find_first_not_of(' '), line.size())); // a tab is a blank cell
+    if (line.starts_with('%'))                                              // a sign of percent alone is a unit
+        return line.size() > 1 && std::string_view(";,|\t").find(line[1]) == std::string_view::npos;
     line = bareCell(line);
-    return line.starts_with('#') || line.starts_with("//") || line.starts_with('%') || line.starts_with('!');
+    return line.starts_with('#') || line.starts_with("//") || line.starts_with('!');
 }
 
 std::string_view withoutCommentSign(std::string_view line) {

@@ -119,3 +119,36 @@ TEST_CASE("what is no sweep is said") {
               findSweep(usualPull().view(), SweepDirection::Up, RpmRange{9000.0, 9900.0});
           }).find("window_rpm") != std::string::npos);
 }
+
+TEST_CASE("no sweep goes across a gap in time: the longer part counts, and it is said") {
+    const auto withGap = [](double at_rpm) {
+        Recording recording = usualPull();
+        bool behind = false;
+        for (size_t i = 0; i < recording.time_s.size(); ++i) {
+            behind = behind || recording.speed_rpm[i] >= at_rpm;
+            recording.time_s[i] += behind ? 4.0 : 0.0;
+        }
+        return findSweep(recording.view(), SweepDirection::Up, std::nullopt);
+    };
+    const Sweep early = withGap(6000.0);
+    CHECK(early.window_rpm.high == Approx(6000.0).margin(60.0));
+    CHECK(early.window_rpm.high < 6000.0);
+    CHECK(early.window_rpm.low == Approx(2500.0).margin(60.0));
+    CHECK(early.trims.back().reason == TrimReason::TimeGap);
+    const Sweep late = withGap(3500.0);
+    CHECK(late.window_rpm.low == Approx(3500.0).margin(10.0));
+    CHECK(late.window_rpm.low >= 3500.0);
+    CHECK(late.window_rpm.high == Approx(7500.0).margin(100.0));
+    CHECK_FALSE(hasTrim(late, TrimReason::TimeGap));
+    CHECK(hasTrim(late, TrimReason::ThrottleLift));
+}
+
+TEST_CASE("of two sweeps in one recording one counts, never both") {
+    Recording recording = usualPull();
+    const Recording second = usualPull(0.0, 2500.0, 6000.0);
+    for (size_t i = 0; i < second.time_s.size(); ++i)
+        recording.add(second.speed_rpm[i], second.torque_nm[i], second.throttle_pct[i]);
+    const Sweep sweep = findSweep(recording.view(), SweepDirection::Up, std::nullopt);
+    CHECK(sweep.last < 1200); // the first one's rows
+    CHECK(sweep.window_rpm.high == Approx(7500.0).margin(100.0));
+}

@@ -13,7 +13,7 @@ namespace {
 
 bool isWorthSaying(const Trim& trim) {
     return trim.reason == TrimReason::UnsettledStart || trim.reason == TrimReason::ByHand ||
-           trim.reason == TrimReason::Limiter;
+           trim.reason == TrimReason::Limiter || trim.reason == TrimReason::TimeGap;
 }
 
 QString sentence(const std::string& text) {

@@ -14,7 +14,8 @@ namespace {
 constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 bool isAfterSweep(TrimReason reason) {
-    return reason == TrimReason::EndOfSweep || reason == TrimReason::ThrottleLift || reason == TrimReason::Limiter;
+    return reason == TrimReason::EndOfSweep || reason == TrimReason::ThrottleLift || reason == TrimReason::Limiter ||
+           reason == TrimReason::TimeGap;
 }
 
 /// From when to when the sweep ran, its trimmed ends included.

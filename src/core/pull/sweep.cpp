@@ -25,6 +25,7 @@ public:
         m_step_s = (m_s.time_s[m_rows - 1] - m_s.time_s[0]) / static_cast<double>(m_rows - 1);
         if (!(m_step_s > 0.0))
             throw DataError(Problem::NoRisingSpeed, {});
+        findGaps();
     }
 
     Sweep find(const std::optional<RpmRange>& byHand) {
@@ -65,15 +66,44 @@ private:
                                 {fmt::format("{}", m_s.time_s[i - 1]), fmt::format("{}", m_s.time_s[i])});
     }
 
+    /// Rows behind a gap: the logger missed at least a second and twenty rows there.
+    void findGaps() {
+        std::vector<double> steps;
+        for (size_t i = 1; i < m_rows; ++i)
+            if (m_s.time_s[i] > m_s.time_s[i - 1])
+                steps.push_back(m_s.time_s[i] - m_s.time_s[i - 1]);
+        const double usual_s = quantileOf(steps, 0.5);
+        const double gap_s = std::max(1.0, 20.0 * usual_s);
+        for (size_t i = 1; i < m_rows; ++i)
+            if (m_s.time_s[i] - m_s.time_s[i - 1] > gap_s)
+                m_gaps.push_back(i);
+        if (!m_gaps.empty())
+            m_step_s = usual_s; // the mean counts the gap
+    }
+
+    [[nodiscard]] bool gapBefore(size_t row) const { return std::binary_search(m_gaps.begin(), m_gaps.end(), row); }
+
     /// Rate of the sweep around each row, rpm/s, positive in the sweep's direction.
     [[nodiscard]] std::vector<double> sweepRate() const {
         const size_t reach = rowsIn(0.15);
         std::vector<double> rate(m_rows, 0.0);
         for (size_t i = 0; i < m_rows; ++i) {
             const size_t from = i > reach ? i - reach : 0;
-            rate[i] = m_sign * fitLine(m_s.time_s, m_s.speed_rpm, from, std::min(m_rows - 1, i + reach)).slope;
+            const auto [first, last] = withoutGap(from, i, std::min(m_rows - 1, i + reach));
+            rate[i] = m_sign * fitLine(m_s.time_s, m_s.speed_rpm, first, last).slope;
         }
         return rate;
+    }
+
+    /// The rows from..to that lie on the same side of every gap as `row`.
+    [[nodiscard]] std::pair<size_t, size_t> withoutGap(size_t from, size_t row, size_t to) const {
+        for (const size_t gap : m_gaps) {
+            if (gap <= row)
+                from = std::max(from, gap);
+            else
+                to = std::min(to, gap - 1);
+        }
+        return {from, to};
     }
 
     [[nodiscard]] bool throttleKnown() const { return m_s.throttle_pct.size() == m_rows; }
@@ -121,6 +151,8 @@ private:
             begin = m_rows;
         };
         for (size_t i = 0; i < m_rows; ++i) {
+            if (gapBefore(i))
+                close(lastGood);
             const bool good = open[i] && rate[i] > slowest && std::isfinite(m_s.speed_rpm[i]);
             if (good) {
                 if (begin == m_rows)
@@ -138,8 +170,13 @@ private:
 
     /// Why the sweep ended, and a small step back from it.
     void settleEnd(const std::vector<char>& open) {
-        const size_t after = std::min(m_rows - 1, m_runLast + rowsIn(0.2));
-        if (!open[after])
+        const size_t after = withoutGap(m_runLast, m_runLast, std::min(m_rows - 1, m_runLast + rowsIn(0.2))).second;
+        const bool cutByGap = std::any_of(m_gaps.begin(), m_gaps.end(), [&](size_t gap) {
+            return gap > m_runLast && gap - m_runLast <= rowsIn(0.2);
+        });
+        if (cutByGap)
+            m_endReason = TrimReason::TimeGap;
+        else if (!open[after])
             m_endReason = TrimReason::ThrottleLift;
         else if (!throttleKnown() && torqueCollapsesAt(after))
             m_endReason = TrimReason::ThrottleLift;
@@ -249,6 +286,7 @@ private:
     double m_step_s = 0.0;
     size_t m_runFirst = 0;
     size_t m_runLast = 0;
+    std::vector<size_t> m_gaps;
     TrimReason m_endReason = TrimReason::EndOfSweep;
 };
 
@@ -277,6 +315,8 @@ const char* trimReasonText(TrimReason reason) {
         return "trimmed by hand";
     case TrimReason::BetweenSteps:
         return "between held speeds";
+    case TrimReason::TimeGap:
+        return "behind a gap in time";
     }
     return "";
 }

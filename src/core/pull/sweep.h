@@ -9,7 +9,7 @@
 
 namespace hillrun {
 
-enum class TrimReason { BeforeSweep, UnsettledStart, ThrottleLift, Limiter, EndOfSweep, ByHand, BetweenSteps };
+enum class TrimReason { BeforeSweep, UnsettledStart, ThrottleLift, Limiter, EndOfSweep, ByHand, BetweenSteps, TimeGap };
 
 /// A stretch of a pull that does not count, and why.
 struct Trim {
@@ -37,8 +37,8 @@ struct SweepSignals {
 };
 
 /// Finds the full-throttle sweep: settled start, end before the lift or limiter. A window set by hand replaces the
-/// found one but stays inside the sweep. Thresholds: common practice, checked on simulated pulls.
-/// Throws DataError (TooFewSamples, NoRisingSpeed, TimeRunsBack).
+/// found one but stays inside the sweep. A sweep never goes across a gap in time: the longer part counts. Thresholds:
+/// common practice, checked on simulated pulls. Throws DataError (TooFewSamples, NoRisingSpeed, TimeRunsBack).
 Sweep findSweep(const SweepSignals& recorded, SweepDirection direction, const std::optional<RpmRange>& byHand);
 
 /// "throttle lift"

@@ -7,6 +7,7 @@
 #include "support.h"
 
 #include <catch2/catch.hpp>
+#include <cmath>
 
 using namespace hillrun;
 using test::smallDay;
@@ -31,6 +32,24 @@ TEST_CASE("a whole simulated day finds the effect that was put in") {
     CHECK(c->peakPower_w.low < 0.03 * 66000.0);
     CHECK(c->peakPower_w.high > 0.03 * 60000.0);
     CHECK(c->changed == std::vector<Change>{{"collector", "450 mm", "600 mm"}});
+}
+
+TEST_CASE("the spread of one pull is the model's, around the middle of all pulls") {
+    const DayAnalysis a = analysed(smallDay("A3 B3 A3", 3.0));
+    const DayModel& model = *a.model;
+    for (size_t p = 0; p < a.rpm.size(); p += 7) {
+        const auto i = static_cast<Eigen::Index>(p);
+        long double product = 1.0L; // a geometric mean, by multiplication
+        int pulls = 0;
+        for (Eigen::Index row = 0; row < model.input.logPower.rows(); ++row)
+            if (std::isfinite(model.input.logPower(row, i))) {
+                product *= std::exp(static_cast<long double>(model.input.logPower(row, i)));
+                ++pulls;
+            }
+        REQUIRE(pulls == 9);
+        const double middle_w = static_cast<double>(std::pow(product, 1.0L / pulls));
+        CHECK(a.pooledSd_w[p] == Approx(middle_w * std::hypot(model.levelSd, std::sqrt(model.shapeVariance(i)))));
+    }
 }
 
 TEST_CASE("bands: the whole common range, its thirds, then those asked for") {

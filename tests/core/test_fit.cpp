@@ -158,3 +158,19 @@ TEST_CASE("of two pulls that disagree neither is blamed") {
     REQUIRE_FALSE(flags.empty());
     CHECK(flags.front().kind == FlagKind::Disagree);
 }
+
+TEST_CASE("how far the noise hangs together along the speed is recovered, and its white share") {
+    // Put in: 0.4 % that hangs together over 250 rpm, 0.1 % white: a share of 0.01 / 0.17.
+    double length = 0.0;
+    double nugget = 0.0;
+    constexpr unsigned kDays = 40;
+    for (unsigned seed = 1; seed <= kDays; ++seed) {
+        const DayModel model = fitDay(test::sketchDay({"AAAABBBBAAAA", 0.0, 0.0, 0.4, 0.4, seed}));
+        length += model.correlation.length_rpm / kDays;
+        nugget += model.correlation.nugget / kDays;
+    }
+    CHECK(length == Approx(250.0).epsilon(0.15));
+    CHECK(nugget == Approx(0.01 / 0.17).margin(0.03));
+    // All of it white.
+    CHECK(fitDay(test::sketchDay({"AAAABBBBAAAA", 0.0, 0.0, 0.4, 0.0, 7})).correlation.nugget > 0.9);
+}

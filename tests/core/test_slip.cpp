@@ -4,6 +4,7 @@
 #include "core/slip/day_warnings.h"
 #include "core/slip/pull_slip.h"
 #include "core/weather/altitude.h"
+#include "day_support.h"
 #include "formats/day_store.h"
 #include "simcell/simulate.h"
 #include "support.h"
@@ -186,6 +187,34 @@ TEST_CASE("each doubt of a day offers what answers it") {
     CHECK(sea[0].setAside.empty());
     // 89.875 kPa at 1000 m, 101.325 at sea level: ISO 2533 table
     CHECK(*sea[0].pressure_kpa == Approx(*stationPressure_kpa(good.pulls[0]) * 89.875 / 101.325).epsilon(1e-4));
+}
+
+TEST_CASE("late in a long day a small jump of the pressure is as odd as in the morning") {
+    TestDay day = readDay(test::demoDay());
+    const size_t last = day.pulls.size() - 1;
+    REQUIRE(day.pulls[last - 1].use);
+    // Hours behind the first pull, minutes from its neighbours.
+    const double jump_kpa = likelyPressureChange_kpa(0.6) + 0.1;
+    day.pulls[last - 1].weather->pressure_pa += 1000.0 * jump_kpa;
+    DrawCache cache;
+    const auto doubts = dayDoubts(day, analyse(day, {}, cache));
+    REQUIRE(doubts.size() == 1);
+    CHECK(doubts[0].pulls == std::vector<std::string>{day.pulls[last - 1].id});
+}
+
+TEST_CASE("a settling base names the pulls of its first set, and no others") {
+    TestDay day = sim::simulateDay(test::cellSpec("A5 B3 A3", 0.0), 3);
+    for (size_t i = 0; i < 5; ++i)
+        day.pulls[i].torqueFactor = 1.0 + 0.012 * static_cast<double>(i);
+    DrawCache cache;
+    const auto doubts = dayDoubts(day, analyse(day, {}, cache));
+    REQUIRE(doubts.size() == 1);
+    CHECK(doubts[0].kind == DoubtKind::Settling);
+    std::vector<std::string> firstSet;
+    for (size_t i = 0; i < 5; ++i)
+        firstSet.push_back(day.pulls[i].id);
+    CHECK(doubts[0].pulls == firstSet);
+    CHECK(doubts[0].setAside == std::vector<std::string>{firstSet.front()});
 }
 
 TEST_CASE("a base that still settles in its first set is said of the whole day") {

@@ -28,6 +28,8 @@ TEST_CASE("ISO times are read with their offset") {
     CHECK(secondsOf("1970-01-01T00:00:00Z") == 0.0);
     CHECK(secondsOf("2026-05-16T09:12:00+01:00") == secondsOf("2026-05-16T08:12:00Z"));
     CHECK(secondsOf("2026-05-16T09:12") == secondsOf("2026-05-16T09:12:00Z"));
+    CHECK(*secondsOf("2026-05-16T09:12:00.375Z") - *secondsOf("2026-05-16T09:12:00Z") == Approx(0.375));
+    CHECK(*secondsOf("2026-05-16T09:12:00.05+01:00") - *secondsOf("2026-05-16T08:12:00Z") == Approx(0.05));
     CHECK(*secondsOf("2000-03-01T00:00:00Z") == 951868800.0); // leap day before it; value of the Unix clock
     for (const char* bad :
          {"", "16.5.2026", "2026-13-01T00:00:00Z", "2026-05-16", "2026-05-16T25:00:00Z", "2026-05-16T09:12:00+1"})

@@ -6,15 +6,24 @@
 #include "core/errors/data_error.h"
 #include "formats/gather/gather.h"
 #include "formats/gather/gather_summary.h"
+#include "formats/gather/json_lines.h"
+#include "formats/gather/spreadsheet.h"
 #include "formats/pull_file.h"
 
 #include <cstdint>
 #include <cstdlib>
+#include <string>
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
     using namespace hillrun;
     try {
-        const GatheredFile file = gather({reinterpret_cast<const char*>(data), size}, "any");
+        std::string bytes(reinterpret_cast<const char*>(data), size);
+        if (bytes.starts_with('<'))
+            for (const auto& [name, sheet] : sheetsOf({{"content.xml", bytes}, {"xl/sheet.xml", bytes}}, "any"))
+                bytes = sheet;
+        else if (looksLikeJson(bytes))
+            bytes = tableOfJson(bytes, "any");
+        const GatheredFile file = gather(bytes, "any");
         (void)explained(file);
         for (const GatherNote& note : file.notes)
             (void)noteLine(note);

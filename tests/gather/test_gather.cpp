@@ -7,6 +7,7 @@
 #include "formats/gather/foreign_bytes.h"
 #include "formats/gather/gather_mapping.h"
 #include "formats/gather/gather_summary.h"
+#include "formats/gather/json_lines.h"
 #include "formats/zip.h"
 #include "support.h"
 #include "variants.h"
@@ -277,9 +278,84 @@ TEST_CASE("files inside archives, and kinds that are recognised and refused") {
           std::string::npos);
     CHECK(refusal("a.mat", "MATLAB 5.0 MAT-file").find("matrix file") != std::string::npos);
     CHECK(refusal("a.gz", "\x1F\x8B\x08 broken").find("a.gz") != std::string::npos);
-    writeZip(temporary.path() / "sheet.xlsx", {{"xl/workbook.xml", "x"}, {"xl/sheet1.xml", "y"}});
-    CHECK(test::messageOf([&] { (void)foreignBytes(temporary.path() / "sheet.xlsx"); }).find("a spreadsheet") !=
+    writeZip(temporary.path() / "day.zip", {{"day.json", "{}"}, {"pulls/p01.csv", text}});
+    CHECK(test::messageOf([&] { (void)foreignBytes(temporary.path() / "day.zip"); }).find("a day package") !=
           std::string::npos);
+}
+
+TEST_CASE("workbooks are read sheet by sheet") {
+    const test::TemporaryFolder temporary;
+    std::string rows;
+    for (int row = 0; row < 8; ++row)
+        rows += fmt::format(
+            R"(<row r="{0}"><c r="A{0}"><v>{1}</v></c><c r="B{0}"><v>{2}</v></c><c r="D{0}"><v>80.5</v></c></row>)",
+            row + 3, 0.5 * row, 2000 + 500 * row);
+    const std::string sheet =
+        R"(<worksheet xmlns="m"><sheetData><row r="1"><c r="A1" t="s"><v>0</v></c></row><row r="2">)"
+        R"(<c r="A2" t="s"><v>1</v></c><c r="B2" t="inlineStr"><is><t>RPM</t></is></c>)"
+        R"(<c r="C2" t="str"><v>Note</v></c><c r="D2" t="s"><v>2</v></c></row>)" +
+        rows + "</sheetData></worksheet>";
+    const fs::path book = temporary.path() / "book.xlsx";
+    writeZip(book, {{"[Content_Types].xml", "<Types/>"},
+                    {"xl/workbook.xml", R"(<workbook xmlns:r="r"><sheets><sheet name="Notes" sheetId="1" r:id="rId1"/>)"
+                                        R"(<sheet name="Pull 1" sheetId="2" r:id="rId2"/></sheets></workbook>)"},
+                    {"xl/_rels/workbook.xml.rels",
+                     R"(<Relationships><Relationship Id="rId1" Target="worksheets/sheet1.xml"/>)"
+                     R"(<Relationship Id="rId2" Target="/xl/worksheets/sheet2.xml"/></Relationships>)"},
+                    {"xl/sharedStrings.xml", "<sst><si><t>Shed logger</t></si><si><t>Time [s]</t></si>"
+                                             "<si><r><t>Torque </t></r><r><t>[lb-ft]</t></r></si></sst>"},
+                    {"xl/worksheets/sheet1.xml", "<worksheet><sheetData/></worksheet>"},
+                    {"xl/worksheets/sheet2.xml", sheet}});
+    const auto read = foreignBytes(book);
+    REQUIRE(read.size() == 1); // the notes hold no table
+    CHECK(read.front().name == "book.xlsx/Pull 1");
+    CHECK(read.front().bytes.starts_with("Shed logger\nTime [s]\tRPM\tNote\tTorque [lb-ft]\n0\t2000\t\t80.5\n"));
+    const GatheredFile file = gather(read.front().bytes, read.front().name);
+    CHECK(tableOf(file, file.pulls.front(), 98.0).find("torque")->values[1] == Approx(80.5 * 1.3558179483314004));
+
+    const std::string head = R"(<x:document xmlns:x="o"><x:body><x:spreadsheet><x:table x:name="Lauf">)";
+    std::string content =
+        head +
+        R"(<x:row-group><x:table-row><x:table-cell x:value-type="string"><x:p>Zeit [s]</x:p></x:table-cell>)"
+        R"(<x:table-cell x:value-type="string"><x:p>Drehzahl</x:p></x:table-cell>)"
+        R"(<x:table-cell x:number-columns-repeated="2" x:value-type="string"><x:p>M</x:p></x:table-cell></x:table-row></x:row-group>)";
+    for (int row = 0; row < 8; ++row)
+        content += fmt::format(
+            R"(<x:table-row><x:table-cell x:value-type="float" x:value="{}"><x:p>-,-</x:p></x:table-cell>)"
+            R"(<x:table-cell x:value-type="float" x:value="{}"/><x:table-cell x:number-columns-repeated="2" x:value-type="float" x:value="80"/></x:table-row>)",
+            0.5 * row, 2000 + 500 * row);
+    content +=
+        R"(<x:table-row x:number-rows-repeated="1048000"><x:table-cell x:number-columns-repeated="1024"/></x:table-row>)";
+    writeZip(temporary.path() / "book.ods",
+             {{"mimetype", "x"}, {"content.xml", content + "</x:table></x:spreadsheet></x:body></x:document>"}});
+    const auto ods = foreignBytes(temporary.path() / "book.ods");
+    REQUIRE(ods.size() == 1);
+    CHECK(ods.front().name == "book.ods/Lauf");
+    CHECK(ods.front().bytes.starts_with("Zeit [s]\tDrehzahl\tM\tM\n0\t2000\t80\t80\n0.5\t2500\t80\t80\n"));
+    writeZip(temporary.path() / "broken.xlsx", {{"[Content_Types].xml", "x"}, {"xl/workbook.xml", "<workbook"}});
+    CHECK(test::messageOf([&] { (void)foreignBytes(temporary.path() / "broken.xlsx"); }).find("broken.xlsx") !=
+          std::string::npos);
+}
+
+TEST_CASE("JSON lines and lists of objects are tables") {
+    std::string lines;
+    for (int row = 0; row < 8; ++row)
+        lines += fmt::format(R"({{"time_s":{},"engine":{{"rpm":{}}},"torque_nm":80{}}})", 0.5 * row, 2000 + 500 * row,
+                             row == 3 ? R"(,"note":"a\tb","list":[1,2],"gone":null)" : "") +
+                 "\n";
+    const std::string table = tableOfJson(lines, "v.jsonl");
+    CHECK(table.starts_with("time_s\tengine.rpm\ttorque_nm\tnote\tgone\n0\t2000\t80\t\t\n"));
+    CHECK(table.find("a b") != std::string::npos);
+    const GatheredFile file = gather(table, "v.jsonl");
+    CHECK(file.pulls.front().sweep_rpm.high == 5500.0);
+    CHECK(looksLikeJson(lines));
+    CHECK(looksLikeJson(" [\n {\"a\":1}]"));
+    CHECK_FALSE(looksLikeJson("[data]\nTime,RPM"));
+    CHECK_FALSE(looksLikeJson("Time,RPM"));
+    CHECK(tableOfJson("[{\"a\":1,\"b\":2},{\"a\":3}]", "v.json") == "a\tb\n1\t2\n3\t\n");
+    CHECK(test::messageOf([&] { (void)tableOfJson(lines + "{\"time_s\":", "v.jsonl"); }).find("v.jsonl") !=
+          std::string::npos);
+    CHECK(test::messageOf([] { (void)tableOfJson("[1, 2]", "v.json"); }).find("no rows") != std::string::npos);
 }
 
 TEST_CASE("what was understood, in words") {

@@ -153,6 +153,34 @@ TEST_CASE("the fuel exponent keeps its limits") {
     CHECK(exponent(Standard::Iso15550, 37.2) == Approx(0.1992));
 }
 
+TEST_CASE("validity: the ranges of the standards, each limit inside") {
+    // ISO 1585, ECE R85, JIS D 1001, ISO 15550 (spark 15..35 C; compression 10..40 C, 80..110 kPa dry), SAE J1349
+    // (15..35 C, 90..105 kPa dry): ranges from memory.
+    const EngineForAir spark{};
+    const EngineForAir diesel{Ignition::Compression, Aspiration::Natural, 0.85, 20.0, std::nullopt};
+    const struct {
+        Standard standard;
+        EngineForAir engine;
+        double temperature_c;
+        double dry_kpa;
+        bool inside;
+    } rows[] = {
+        {Standard::Iso1585, spark, 15.0, 99.0, true},   {Standard::Iso1585, spark, 14.9, 99.0, false},
+        {Standard::EceR85, spark, 35.0, 99.0, true},    {Standard::EceR85, spark, 35.1, 99.0, false},
+        {Standard::Iso15550, diesel, 10.0, 99.0, true}, {Standard::Iso15550, diesel, 9.9, 99.0, false},
+        {Standard::EceR85, diesel, 40.0, 99.0, true},   {Standard::EceR85, diesel, 40.1, 99.0, false},
+        {Standard::JisD1001, diesel, 25.0, 80.0, true}, {Standard::JisD1001, diesel, 25.0, 79.9, false},
+        {Standard::Iso1585, diesel, 25.0, 110.0, true}, {Standard::Iso1585, diesel, 25.0, 110.1, false},
+        {Standard::SaeJ1349, spark, 15.0, 99.0, true},  {Standard::SaeJ1349, spark, 14.9, 99.0, false},
+        {Standard::SaeJ1349, spark, 25.0, 105.0, true}, {Standard::SaeJ1349, spark, 25.0, 105.1, false},
+    };
+    for (const auto& row : rows) {
+        INFO(static_cast<int>(row.standard) << " at " << row.temperature_c << " C, " << row.dry_kpa << " kPa");
+        CHECK(airFactor(row.standard, dryAir(row.temperature_c, row.dry_kpa * 1000.0), row.engine).withinValidity ==
+              row.inside);
+    }
+}
+
 TEST_CASE("validity: a limit is inside, beyond it is said and the factor still given") {
     const auto valid = [](Standard standard, double t, double dry) { return airFactor(standard, dryAir(t, dry), {}); };
     CHECK(valid(Standard::SaeJ1349, 35.0, 90000.0).withinValidity);

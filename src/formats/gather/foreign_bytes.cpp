@@ -5,12 +5,15 @@
 #include "core/errors/data_error.h"
 #include "formats/budget.h"
 #include "formats/file_io.h"
+#include "formats/gather/json_lines.h"
+#include "formats/gather/spreadsheet.h"
 #include "formats/zip.h"
 
 #include <algorithm>
 #include <archive.h>
 #include <array>
 #include <cctype>
+#include <map>
 #include <memory>
 
 namespace hillrun {
@@ -88,21 +91,30 @@ bool isTextName(const std::string& name) {
            std::find(known.begin(), known.end(), ending) != known.end();
 }
 
+/// Sheets without a table (notes, charts) are passed over.
+std::vector<ForeignBytes> sheetFiles(const std::map<std::string, std::string>& files, const std::string& file) {
+    constexpr size_t kFewestLines = 6;
+    std::vector<ForeignBytes> out;
+    for (auto& [name, text] : sheetsOf(files, file))
+        if (text.find('\t') != std::string::npos &&
+            static_cast<size_t>(std::count(text.begin(), text.end(), '\n')) >= kFewestLines)
+            out.push_back({file + "/" + name, std::move(text)});
+    if (out.empty())
+        throw DataError(Problem::NoRows, {}, {.file = file});
+    return out;
+}
+
 std::vector<ForeignBytes> insideZip(const std::filesystem::path& path, const std::string& file) {
     std::vector<ForeignBytes> out;
-    bool spreadsheet = false;
-    bool day = false;
-    const auto files = readZip(path, [&](const std::string& name) {
-        spreadsheet = spreadsheet || name == "xl/workbook.xml" || name == "workbook.xml" || name == "content.xml";
-        day = day || name == "day.json";
-        return isTextName(name);
-    });
-    if (spreadsheet)
-        throw DataError(Problem::OtherKind, {"a spreadsheet"}, {.file = file});
-    if (day)
+    const auto files = readZip(
+        path, [](const std::string& name) { return isTextName(name) || isSheetPart(name) || name == "day.json"; });
+    if (files.contains("day.json"))
         throw DataError(Problem::OtherKind, {"a day package"}, {.file = file});
+    if (isWorkbook(files))
+        return sheetFiles(files, file);
     for (const auto& [name, bytes] : files)
-        out.push_back({file + "/" + name, bytes});
+        if (isTextName(name))
+            out.push_back({file + "/" + name, bytes});
     if (out.empty())
         throw DataError(Problem::OtherKind, {"an archive without a text file"}, {.file = file});
     return out;
@@ -118,6 +130,8 @@ std::vector<ForeignBytes> foreignBytes(const std::filesystem::path& path) {
     if (isPacked(bytes))
         bytes = unpacked(bytes, file);
     refuseOtherKinds(bytes, file);
+    if (looksLikeJson(bytes))
+        return {{file, tableOfJson(bytes, file)}};
     return {{file, std::move(bytes)}};
 }
 

@@ -14,8 +14,9 @@ struct ForeignBytes {
     std::string bytes;
 };
 
-/// The file itself; the text inside a .gz, .bz2, .xz or .zst; every text file of a zip that is no spreadsheet. Throws
-/// DataError (FileMissing, FileUnreadable, TooLarge, ArchiveBroken; OtherKind for what is recognised and not read).
+/// The file itself; the text inside a .gz, .bz2, .xz or .zst; every text file of a zip; every sheet of a workbook
+/// (.xlsx, .ods) as a table; JSON lines or a list of objects as a table. Throws DataError (FileMissing, FileUnreadable,
+/// TooLarge, ArchiveBroken; OtherKind for what is recognised and not read).
 std::vector<ForeignBytes> foreignBytes(const std::filesystem::path& path);
 
 } // namespace hillrun

@@ -18,7 +18,7 @@ namespace {
 fs::path foreignFile(const fs::path& folder, const std::string& name, const char* pull) {
     std::string text = readFileText(test::demoDay() / "pulls" / (std::string(pull) + ".csv"));
     text.replace(text.find("engine_speed [rpm]"), 18, "Revs");
-    text.replace(text.find("torque [N.m]"), 12, "Ch7 [N.m]");
+    text.replace(text.find("torque [N.m]"), 12, "Ch7");
     const fs::path path = folder / name;
     std::ofstream(path) << text;
     return path;

@@ -134,7 +134,9 @@ GatherChoices choicesFor(const GatherMapping& mapping, const std::vector<std::st
         size_t at = index;
         const bool byPlace = at < headers.size() && lowered(headers[at]) == lowered(said.header);
         if (!byPlace) {
-            const auto same = [&](const std::string& header) { return lowered(header) == lowered(said.header); };
+            const auto same = [&said = said](const std::string& header) {
+                return lowered(header) == lowered(said.header);
+            };
             at = static_cast<size_t>(std::find_if(headers.begin(), headers.end(), same) - headers.begin());
         }
         if (at < headers.size())

@@ -262,7 +262,8 @@ private:
         const UnitPair* best = nullptr;
         double bestOff = kAgree;
         long near = 0;
-        for (const UnitPair& pair : kPairs) {
+        const bool oneGiven = t.unitGiven || p.unitGiven;
+        for (const UnitPair& pair : std::span(kPairs).first(oneGiven ? kPairs.size() : kUsualPairs)) {
             const bool possible =
                 (!t.unitGiven || sameUnit(t.unit, pair.torque)) && (!p.unitGiven || sameUnit(p.unit, pair.power));
             const double off = possible ? offBy(*ratio, pair) : kAgree;

@@ -8,7 +8,7 @@
 #include <algorithm>
 #include <cctype>
 #include <charconv>
-#include <cstring>
+#include <optional>
 #include <pugixml.hpp>
 
 namespace hillrun {

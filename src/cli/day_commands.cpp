@@ -175,8 +175,10 @@ void runAnalyse(const AnalyseOptions& o) {
     if (!o.batch.empty())
         return runBatch(o);
     const AnalysisSettings settings = settingsOf(o);
-    if (const DayOnDisk reader(o.day); reader.size() > kHeldText)
+    if (pullFilesSize(o.day) > kHeldText) {
+        const DayOnDisk reader(o.day);
         return runLean(o, reader, settingsFor(reader.day(), settings));
+    }
     const TestDay day = readDay(o.day);
     warnOf(day);
     DayEngine engine;

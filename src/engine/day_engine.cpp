@@ -3,7 +3,7 @@
 #include "engine/day_engine.h"
 
 #include "core/slip/day_events.h"
-#include "core/slip/day_warnings.h"
+#include "core/slip/day_doubts.h"
 
 #include <atomic>
 #include <cstring>

@@ -4,7 +4,7 @@
 
 #include "core/compare/day_stages.h"
 #include "core/slip/day_events.h"
-#include "core/slip/day_warnings.h"
+#include "core/slip/day_doubts.h"
 #include "engine/workers.h"
 
 namespace hillrun {

@@ -6,6 +6,7 @@
 #include "formats/day_json.h"
 #include "formats/pull_file.h"
 #include "formats/stored_files.h"
+#include "formats/zip.h"
 
 #include <algorithm>
 #include <atomic>
@@ -262,14 +263,31 @@ OpenedDay openDay(const fs::path& path, BadPulls badPulls) {
     return out;
 }
 
+bool holdsDay(const fs::path& zip) {
+    bool found = false;
+    try {
+        (void)readZip(zip, [&](const std::string& name) {
+            found = found || fs::path(name).filename() == "day.json";
+            return false;
+        });
+    } catch (const DataError&) {
+        return true;
+    }
+    return found;
+}
+
 DayOnDisk::DayOnDisk(const fs::path& path)
-    : m_files(openStoredFiles(path, Attachments::LeftPacked)), m_day(dayOf(dayJsonText(*m_files, path))) {
-    if (isZipFile(path))
-        return;
+    : m_files(openStoredFiles(path, Attachments::LeftPacked)), m_day(dayOf(dayJsonText(*m_files, path))) {}
+
+size_t pullFilesSize(const fs::path& path) {
+    size_t out = 0;
     std::error_code error;
-    for (const Pull& pull : m_day.pulls)
-        if (const auto size = fs::file_size(jsonOf(path).parent_path() / pull.file, error); !error)
-            m_size += size;
+    if (isZipFile(path))
+        return out;
+    for (const auto& entry : fs::directory_iterator(jsonOf(path).parent_path() / "pulls", error))
+        if (const auto size = entry.file_size(error); !error)
+            out += size;
+    return out;
 }
 
 Pull DayOnDisk::read(size_t number) const {

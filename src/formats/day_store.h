@@ -32,6 +32,9 @@ struct OpenedDay {
 OpenedDay openDay(const std::filesystem::path& path, BadPulls badPulls = BadPulls::Throw);
 TestDay readDay(const std::filesystem::path& path, BadPulls badPulls = BadPulls::Throw);
 
+/// Whether a zip holds a day, by the names in it; one that cannot be listed counts as a day, so that opening says why.
+bool holdsDay(const std::filesystem::path& zip);
+
 /// A day whose pulls are read one by one, for days whose rows are too many to hold at once.
 class DayOnDisk {
 public:
@@ -41,14 +44,15 @@ public:
     /// The day's pull of that number with its rows and checksum; without rows and with the reason when its file does
     /// not fit its checksum. May be called from several threads. Throws DataError.
     [[nodiscard]] Pull read(size_t number) const;
-    /// What the pull files of the folder hold together, bytes; of a zip 0, for its bytes are in memory anyway.
-    [[nodiscard]] size_t size() const { return m_size; }
 
 private:
     std::unique_ptr<const StoredFiles> m_files;
     TestDay m_day;
-    size_t m_size = 0;
 };
+
+/// What the files below "pulls/" hold together, bytes, without reading any; of a zip 0, for its bytes are in memory
+/// anyway.
+size_t pullFilesSize(const std::filesystem::path& path);
 
 /// The rows of one pull although its file does not fit its checksum, for somebody who decides to take it as it is; the
 /// new checksum is set. Throws DataError.

@@ -62,11 +62,11 @@ std::optional<std::string> buildNamedIn(const std::string& text, const TestDay& 
     return std::nullopt;
 }
 
-void readAgain(ImportFile& file, const TestDay& day) {
+void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch) {
     const size_t before = file.gathered ? file.gathered->pulls.size() : 0;
     file.problem.reset();
     try {
-        file.gathered = gather(*file.bytes, file.name, file.choices);
+        file.gathered = gather(*file.bytes, file.name, file.choices, watch);
         file.problem = file.gathered->problem;
     } catch (const DataError& error) {
         file.gathered.reset();
@@ -82,7 +82,8 @@ void readAgain(ImportFile& file, const TestDay& day) {
         file.weather = file.gathered->weather;
 }
 
-std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, const GatherMapping* mapping) {
+std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, const GatherMapping* mapping,
+                                      const ReadWatch& watch) {
     std::vector<ImportFile> out;
     for (ForeignBytes& inside : foreignBytes(path)) {
         ImportFile file;
@@ -94,7 +95,7 @@ std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, 
             file.mapping = known->name;
             file.choices = choicesFor(*known, headersOf(*file.bytes, known->choices));
         }
-        readAgain(file, day);
+        readAgain(file, day, watch);
         out.push_back(std::move(file));
     }
     return out;

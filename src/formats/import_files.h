@@ -32,9 +32,9 @@ struct ImportFile {
 /// its `problem`. Without a mapping given, one that knows the file is used. Throws DataError when the file itself
 /// cannot be opened.
 std::vector<ImportFile> openForImport(const std::filesystem::path& path, const TestDay& day,
-                                      const GatherMapping* mapping = nullptr);
+                                      const GatherMapping* mapping = nullptr, const ReadWatch& watch = {});
 /// Reads the file once more with its choices; builds of the same number of pulls stay.
-void readAgain(ImportFile& file, const TestDay& day);
+void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch = {});
 
 /// The build a name speaks of ("B_pull2", "run-b"): an id of the day, or a single letter A to H, standing as a word of
 /// its own; the whole name of a build. Nothing when it speaks of none.

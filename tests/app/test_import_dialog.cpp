@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/import_dialog.h"
 #include "app_support.h"
+#include "formats/day_store.h"
+#include "formats/zip.h"
 
 #include <fstream>
 #include <QDropEvent>
@@ -169,7 +171,16 @@ TEST_CASE("a file that cannot be read is put right by hand, kept, and the next o
     mean("channelOfColumn0", u"Engine speed"_s);
     mean("channelOfColumn1", u"Torque"_s);
     CHECK(part<QPushButton>(dialog, "acceptImport")->isEnabled());
-    part<QCheckBox>(dialog, "signOfColumn1")->setChecked(true);
+    auto* factor = part<QLineEdit>(dialog, "factorOfColumn1");
+    factor->setText(u"-1,0"_s);
+    Q_EMIT factor->editingFinished();
+    auto* started = part<QLineEdit>(dialog, "startedAt");
+    started->setText(u"at noon"_s);
+    Q_EMIT started->editingFinished();
+    CHECK(dialog->files().front().gathered->pulls.front().started.empty());
+    started->setText(u"16.05.2026 09:12"_s);
+    Q_EMIT started->editingFinished();
+    CHECK(dialog->files().front().gathered->pulls.front().started == "2026-05-16T09:12:00");
     part<QLineEdit>(dialog, "mappingName")->setText(u"box of the shed"_s);
     QTest::mouseClick(part<QPushButton>(dialog, "keepMapping"), Qt::LeftButton);
     dialog->reject();
@@ -246,4 +257,53 @@ TEST_CASE("edges of pulls: dragging, joining, splitting") {
     CHECK(edgeNear(two, 97, 3) == SpanEdge{0, false});
     CHECK(edgeNear(two, 102, 3) == SpanEdge{1, true});
     CHECK_FALSE(edgeNear(two, 50, 3));
+}
+
+TEST_CASE("a dropped zip of logs is imported, a zipped day is opened") {
+    OpenWindow w{fs::path()};
+    const std::string log = readFileText(test::demoDay() / "pulls" / "p01.csv");
+    const fs::path logs = w.folder.path() / "logs.zip";
+    writeZip(logs, {{"A_1.csv", log}, {"B_1.csv", log}});
+    drop(w.window.get(), {logs});
+    auto* dialog = w.window->findChild<ImportDialog*>();
+    REQUIRE(dialog);
+    CHECK(part<QTableWidget>(dialog, "pullTable")->rowCount() == 2);
+    CHECK(part<QComboBox>(dialog, "buildOfPull1")->currentText() == u"B"_s);
+    dialog->reject();
+    const fs::path day = w.folder.path() / "day.zip";
+    saveDay(readDay(test::demoDay()), day);
+    drop(w.window.get(), {day});
+    REQUIRE(w.settled());
+    CHECK(w.window->document().day().pulls.size() == 11);
+}
+
+TEST_CASE("a large file is read beside the window, and can be cancelled") {
+    OpenWindow w{fs::path()};
+    const fs::path file = w.folder.path() / "B_large.csv";
+    {
+        std::ofstream out(file);
+        out << "Time [s],RPM,Torque [N.m]\n";
+        for (int row = 0; row < 300000; ++row)
+            out << row << "e-2," << 2000 + row % 3000 << ",80.25\n";
+    }
+    REQUIRE(fs::file_size(file) > kReadAtOnce);
+    const auto notice = [&] { return w.window->findChild<QLabel*>(u"noticeText"_s); };
+    w.window->importFiles({QString::fromStdString(file.string())});
+    CHECK(notice()->text().startsWith(u"Reading 1 file"_s));
+    CHECK(w.window->findChild<ImportDialog*>() == nullptr);
+    REQUIRE(test::waitFor([&] { return w.window->findChild<ImportDialog*>() != nullptr; }, 60000));
+    auto* dialog = w.window->findChild<ImportDialog*>();
+    CHECK(part<QTableWidget>(dialog, "pullTable")->rowCount() == 100);
+    auto* decimal = part<QComboBox>(dialog, "decimalChoice");
+    decimal->setCurrentIndex(1);
+    Q_EMIT decimal->activated(1);
+    CHECK_FALSE(part<QPushButton>(dialog, "acceptImport")->isEnabled()); // being read again
+    REQUIRE(test::waitFor([&] { return part<QPushButton>(dialog, "acceptImport")->isEnabled(); }, 60000));
+    dialog->reject();
+    w.window->importFiles({QString::fromStdString(file.string())});
+    QTest::mouseClick(w.window->findChild<QPushButton*>(u"noticeAnswer0"_s), Qt::LeftButton);
+    CHECK_FALSE(w.window->findChild<QLabel*>(u"noticeText"_s)->isVisible());
+    QTest::qWait(1500);
+    for (const ImportDialog* left : w.window->findChildren<ImportDialog*>())
+        CHECK_FALSE(left->isVisible());
 }

@@ -267,3 +267,24 @@ TEST_CASE("what is claimed is taken from the day, unless it is given") {
     CHECK(both.drift.declaredBound_pct == 2.0);
     CHECK(both.bands == std::vector<RpmRange>{{4000.0, 6000.0}, {3500.0, 4500.0}, {5000.0, 5500.0}});
 }
+
+TEST_CASE("where two builds cross is where the difference that was put in changes its sign") {
+    TestDay day = smallDay("A3 B3 A3", 0.0);
+    for (Pull& pull : day.pulls) {
+        if (pull.build != "B")
+            continue;
+        auto raw = std::make_shared<ChannelTable>(*pull.raw);
+        const std::vector<double> speed = raw->find("engine_speed")->values;
+        for (Column& column : raw->columns)
+            if (column.name == "torque")
+                for (size_t row = 0; row < speed.size(); ++row)
+                    column.values[row] *= 1.0 + 0.05 * (5000.0 - speed[row]) / 2500.0;
+        pull.raw = raw;
+    }
+    const DayAnalysis a = analysed(day);
+    const Comparison* c = a.find("A", "B");
+    REQUIRE(c);
+    REQUIRE(c->crossovers_rpm.size() == 1);
+    CHECK(c->crossovers_rpm.front() == Approx(5000.0).margin(150.0));
+    CHECK(c->verdict == VerdictKind::Mixed);
+}

@@ -6,6 +6,7 @@
 #include "core/units/units.h"
 #include "day_support.h"
 
+#include <algorithm>
 #include <catch2/catch.hpp>
 #include <cmath>
 
@@ -56,6 +57,13 @@ TEST_CASE("rows behind a curve carry its factor and lie where it lies") {
     for (const double rpm : {3000.0, 4512.0, 6000.0})
         CHECK(speedAtTime(curve, timeAtSpeed(curve, rpm)) == Approx(rpm).margin(15.0));
     CHECK(std::isnan(timeAtSpeed(curve, 20000.0)));
+    // A row counts within one per cent of the speed, and within 30 rpm at least.
+    const double top = *std::max_element(rows.rpm.begin(), rows.rpm.end());
+    CHECK(std::isfinite(timeAtSpeed(curve, 1.0095 * top)));
+    CHECK(std::isnan(timeAtSpeed(curve, 1.0105 * top)));
+    const double low = *std::min_element(rows.rpm.begin(), rows.rpm.end());
+    CHECK(std::isfinite(timeAtSpeed(curve, low - 29.0)));
+    CHECK(std::isnan(timeAtSpeed(curve, low - 31.0)));
     CHECK(std::isnan(speedAtTime(curve, -1.0)));
     CHECK(std::isnan(valueAt(curve, curve.power_w, 100.0)));
     CHECK(valueAt(curve, curve.power_w, curve.rpm[3]) == curve.power_w[3]);

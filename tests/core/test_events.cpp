@@ -60,6 +60,7 @@ TEST_CASE("an event carries its place, its size and its reason") {
     REQUIRE(events.size() == 1);
     CHECK(events[0].from_s == Approx(7.0).margin(0.25)); // the lines leave out a quarter of a second on each side
     CHECK(events[0].range_rpm.low == Approx(2500.0 + 500.0 * 6.0).margin(125.0)); // six seconds into the sweep
+    CHECK(events[0].to_s == Approx(11.0).margin(0.2)); // it stays down to the end of the sweep
     CHECK(events[0].size == Approx(0.15).margin(0.01));
     CHECK(events[0].why.find("falls by 15 %") != std::string::npos);
 }
@@ -156,4 +157,23 @@ TEST_CASE("lines from running sums are the lines through the rows") {
         for (const double at : {100.0, 100.5})
             RC_ASSERT(std::abs(one.at(at) - other.at(at)) < 1e-5 * (1.0 + std::abs(other.at(at))));
     });
+}
+
+TEST_CASE("a channel scatters too much against the other pulls, or against what any engine has") {
+    // The limit of the oil temperature's scatter is 1.5 C; against other pulls four times is too much, twice when it is
+    // above the limit as well.
+    const struct {
+        double others; ///< 0: there are none
+        double own;
+        bool told;
+    } rows[] = {{0.0, 1.2, false}, {0.0, 1.8, true}, {1.0, 1.4, false}, {1.0, 1.8, false},
+                {1.0, 2.3, true},  {0.1, 0.6, true}, {0.1, 0.4, false}, {0.3, 1.0, false}};
+    for (const auto& row : rows) {
+        INFO(row.own << " C beside " << row.others << " C");
+        const Curve other = test::Sketch().with("oil_temperature", 90.0, row.others).curve();
+        EventContext context;
+        if (row.others > 0.0)
+            context.references = {{&other, 98.0}};
+        CHECK(test::Sketch().with("oil_temperature", 90.0, row.own).events(context) == (row.told ? "noise" : ""));
+    }
 }

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/slip/day_doubts.h"
 #include "core/slip/day_events.h"
-#include "core/slip/day_warnings.h"
 #include "core/slip/pull_slip.h"
 #include "core/weather/altitude.h"
 #include "day_support.h"

@@ -5,7 +5,7 @@
 // threads change no digit; that a stop is heard.
 
 #include "core/slip/day_events.h"
-#include "core/slip/day_warnings.h"
+#include "core/slip/day_doubts.h"
 #include "engine/day_engine.h"
 #include "engine/lean_day.h"
 #include "formats/answers_json.h"

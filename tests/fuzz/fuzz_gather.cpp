@@ -23,7 +23,20 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
                 bytes = sheet;
         else if (looksLikeJson(bytes))
             bytes = tableOfJson(bytes, "any");
-        const GatheredFile file = gather(bytes, "any");
+        GatherChoices choices;
+        if (bytes.size() > 8 && bytes[0] == '\1') { // seven bytes say what somebody chose
+            choices.table.separator = ",;\t| "[static_cast<unsigned char>(bytes[1]) % 5];
+            choices.table.decimal = bytes[2] % 2 ? ',' : '.';
+            choices.table.headerLine = bytes[3];
+            choices.table.unitLine = bytes[4];
+            choices.table.firstRow = bytes[5];
+            choices.rate_hz = static_cast<double>(bytes[6]);
+            choices.columns[static_cast<unsigned char>(bytes[7]) % 4] = {
+                .header = "", .channel = "torque", .unit = "N.m"};
+            choices.pulls = std::vector<RowSpan>{{0, static_cast<unsigned char>(bytes[7])}, {3, 9}};
+            bytes.erase(0, 8);
+        }
+        const GatheredFile file = gather(bytes, "any", choices);
         (void)explained(file);
         for (const GatherNote& note : file.notes)
             (void)noteLine(note);

@@ -376,6 +376,24 @@ TEST_CASE("what was understood, in words") {
     CHECK(peak->power_kw == Approx(80.5 * 5100.0 / 9549.2966).epsilon(1e-6));
 }
 
+TEST_CASE("a reading can be watched and stopped") {
+    std::string text = "Time [s],RPM,Torque [N.m]\n";
+    for (int row = 0; row < 50000; ++row)
+        text += fmt::format("{},{},80\n", row, 2000 + row % 3000);
+    std::vector<double> shares;
+    (void)gather(text, "v.csv", {}, [&](double share) {
+        shares.push_back(share);
+        return true;
+    });
+    REQUIRE(shares.size() == 6); // every 16 384 lines, twice
+    CHECK(std::is_sorted(shares.begin(), shares.end()));
+    CHECK(shares.front() > 0.1);
+    CHECK(shares.back() < 1.0);
+    int asked = 0;
+    CHECK_THROWS_AS(gather(text, "v.csv", {}, [&](double) { return ++asked < 3; }), ReadStopped);
+    CHECK(asked == 3);
+}
+
 TEST_CASE("a record is cut where another sweep begins, not at the small falls of one") {
     std::vector<double> time;
     std::vector<double> gears;

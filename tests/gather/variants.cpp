@@ -629,6 +629,18 @@ void addSeveral(Collection& c) {
         },
         2);
     c.last().firstRowsOnly = true;
+    for (const auto& [unit, scale] : {std::pair{"rad/s", 3.14159265358979323846 / 30}, std::pair{"krpm", 0.001}}) {
+        c.add(
+            "several", fmt::format("idle, pull, idle, pull in {}", unit),
+            [&, unit = unit, scale = scale](Sheet& s) {
+                s.rows = 2 * (kVariantRows + 100);
+                s.truthRow = [](int row) { return std::max(0, row % (kVariantRows + 100) - 100); };
+                s.columns[0] = {"", "Time", "s", 1, 0, 0, [](int row) { return fmt::format("{:.2f}", 0.02 * row); }};
+                s.columns[1] = {"engine_speed", "Engine speed", unit, scale, 0, 5};
+            },
+            2);
+        c.last().firstRowsOnly = true;
+    }
     const auto beside = [](Sheet& s, const std::function<std::string(const std::string&, int)>& name) {
         const auto once = s.columns;
         s.columns.clear();

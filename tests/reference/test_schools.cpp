@@ -118,6 +118,13 @@ TEST_CASE("what pressure, humidity and temperature contribute adds up to the fac
     const HumidAir reference = humidAir({25.0, 100000.0, {HumidityKind::VapourPressure_kpa, 1.0}});
     const AirTerms none = airTerms(Standard::Iso1585, reference, {});
     CHECK(std::abs(none.pressure_pct) + std::abs(none.humidity_pct) + std::abs(none.temperature_pct) < 1e-9);
+    // The dry references that name no vapour: J607's own air (60 F, 29.92 inHg, dry) moves nothing.
+    const HumidAir dry =
+        humidAir({(60.0 - 32.0) / 1.8, 29.92 * 3386.388640341, {HumidityKind::VapourPressure_kpa, 0.0}});
+    const AirTerms still = airTerms(Standard::SaeJ607, dry, {});
+    CHECK(std::abs(still.pressure_pct) < 1e-6);
+    CHECK(std::abs(still.humidity_pct) < 1e-6);
+    CHECK(std::abs(still.temperature_pct) < 1e-6);
 }
 
 TEST_CASE("a wrong reading moves the factor as its slope says") {

@@ -17,7 +17,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-enum ColumnOfTable { Header, Means, UnitText, Gauge, Turned, Values };
+enum ColumnOfTable { Header, Means, UnitText, Gauge, Factor, Values };
 constexpr size_t kPreviewed = 4;
 
 /// A few values of a column, or of its texts, in one line.
@@ -85,8 +85,8 @@ void makePlain(QTableWidget* table, const QString& name, const QStringList& head
 
 ColumnTable::ColumnTable(const Theme& theme, QWidget* parent) : QTableWidget(parent), m_theme(theme) {
     makePlain(this, u"columnTable"_s,
-              {tr("column"), tr("means"), tr("unit"), tr("gauge"), tr("sign"), tr("some values")});
-    const int widths[] = {150, 164, 84, 52, 46};
+              {tr("column"), tr("means"), tr("unit"), tr("gauge"), tr("times"), tr("some values")});
+    const int widths[] = {150, 164, 84, 52, 62};
     for (int i = 0; i < 5; ++i)
         setColumnWidth(i, widths[i]);
 }
@@ -149,13 +149,18 @@ void ColumnTable::showRow(int row, const GatheredFile& file) {
         setCellWidget(row, Gauge, gauge);
     }
     if (channelInfo(column.channel)) {
-        auto* turned = new QCheckBox(this);
-        turned->setObjectName(u"signOfColumn%1"_s.arg(row));
-        turned->setToolTip(tr("Turn the sign round: the figure is a reaction"));
-        turned->setChecked(column.factor < 0.0);
-        connect(turned, &QCheckBox::toggled, this,
-                [this, row](bool) { change(row, [](GatheredColumn& c) { c.factor = -c.factor; }); });
-        setCellWidget(row, Turned, turned);
+        auto* factor = new QLineEdit(QString::number(column.factor, 'g', 6), this);
+        factor->setObjectName(u"factorOfColumn%1"_s.arg(row));
+        factor->setAccessibleName(tr("factor of %1").arg(qs(column.header)));
+        factor->setToolTip(tr("Times this before anything else; -1 turns a reaction round"));
+        connect(factor, &QLineEdit::editingFinished, this, [this, row, factor] {
+            bool readable = false;
+            const double value = factor->text().trimmed().replace(u',', u'.').toDouble(&readable);
+            factor->setStyleSheet(readable ? QString() : u"color: %1"_s.arg(m_theme.stop.name()));
+            if (readable && std::isfinite(value) && value != m_columns[static_cast<size_t>(row)].factor)
+                change(row, [value](GatheredColumn& c) { c.factor = value; });
+        });
+        setCellWidget(row, Factor, factor);
     }
     auto* values = new QTableWidgetItem(previewOf(file.table.columns[static_cast<size_t>(row)]));
     values->setFont(fonts::numbers(11));

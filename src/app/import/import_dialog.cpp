@@ -8,46 +8,18 @@
 #include "formats/gather/gather_summary.h"
 
 #include <algorithm>
-#include <QHeaderView>
 #include <QRegularExpression>
 #include <QScrollArea>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
+#include <set>
 
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
 namespace {
 
-enum ColumnOfPulls { Use, Name, BuildOf, What, Started };
-
 constexpr double kStandardAir_kpa = 101.325;
-
-QString shortName(const ImportFile& file) { return qs(file.name.substr(file.name.rfind('/') + 1)); }
-
-QComboBox* buildBox(const TestDay& day, const std::string& chosen, QWidget* parent) {
-    auto* box = new QComboBox(parent);
-    box->setEditable(true);
-    for (const Build& build : day.builds)
-        box->addItem(qs(build.id));
-    for (const char letter : {'A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'})
-        if (box->findText(QString(QLatin1Char(letter))) < 0)
-            box->addItem(QString(QLatin1Char(letter)));
-    box->setCurrentText(qs(chosen));
-    return box;
-}
-
-/// "2 010–6 990 rpm · 8.1 s · 71.9 kW", uncorrected
-QString whatItIs(const ImportFile& file, const GatheredPull& pull) {
-    QString out = ImportDialog::tr("%1 rpm \u00B7 %2 s").arg(rangeText(pull.sweep_rpm)).arg(pull.sweep_s, 0, 'f', 1);
-    try {
-        const double air_kpa = file.weather ? file.weather->pressure_pa / 1000.0 : kStandardAir_kpa;
-        if (const auto peak = rawPeak(tableOf(*file.gathered, pull, air_kpa)))
-            out += ImportDialog::tr(" \u00B7 %1 kW").arg(peak->power_kw, 0, 'f', 1);
-    } catch (const DataError&) { // `problem` says it
-    }
-    return out;
-}
 
 std::vector<std::string> headersIn(const ImportFile& file) {
     std::vector<std::string> out;
@@ -63,7 +35,8 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     : QDialog(parent), m_day(day), m_files(std::move(files)), m_theme(theme) {
     setObjectName(u"importDialog"_s);
     setWindowTitle(tr("Import pulls"));
-    resize(1180, 740);
+    const QSize wanted(1180, 740);
+    resize(parent ? wanted.boundedTo(parent->window()->size() - QSize(16, 16)) : wanted);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 14);
     column->setSpacing(8);
@@ -94,13 +67,15 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
             all.columns = columns;
         });
     });
+    connect(&m_reader, &ImportReader::progressed, this,
+            [this](int percent) { m_title->setText(tr("Reading\u2026 %1 %").arg(percent)); });
     connect(&m_reader, &ImportReader::done, this, [this](const ReadFiles& read) {
         for (size_t i = 0; i < m_beingRead.size(); ++i)
             m_files[m_beingRead[i]] = read.files[i];
         showAll();
     });
     fillPulls();
-    showPull(0);
+    showPull(0, 0);
     validate();
 }
 
@@ -109,22 +84,24 @@ QWidget* ImportDialog::makeRight() {
     auto* column = new QVBoxLayout(right);
     column->setContentsMargins(8, 0, 0, 0);
     column->setSpacing(6);
-    m_pullTable = new QTableWidget(right);
-    makePlain(m_pullTable, u"pullTable"_s, {tr("use"), tr("pull"), tr("build"), tr("what it is"), tr("made at")});
-    const int widths[] = {36, 168, 72, 236};
-    for (int i = 0; i < 4; ++i)
-        m_pullTable->setColumnWidth(i, widths[i]);
-    connect(m_pullTable, &QTableWidget::currentCellChanged, this, [this](int row) { showPull(row); });
+    m_pullTable = new PullTable(m_day, m_theme, right);
+    connect(m_pullTable, &PullTable::picked, this, &ImportDialog::showPull);
+    connect(m_pullTable, &PullTable::useChanged, this, [this](size_t file, size_t pull, bool use) {
+        m_files[file].gathered->pulls[pull].use = use;
+        showPicture();
+        validate();
+    });
+    connect(m_pullTable, &PullTable::buildChanged, this, [this](size_t file, size_t pull, const QString& build) {
+        m_files[file].builds[pull] = build.toStdString();
+        validate();
+    });
     column->addWidget(m_pullTable);
     m_picture = new PullPicture(right);
     m_picture->setObjectName(u"pullPicture"_s);
     m_picture->setTheme(m_theme);
     connect(m_picture, &PullPicture::spansChanged, this, &ImportDialog::split);
-    connect(m_picture, &PullPicture::pressed, this, [this](int span) {
-        for (size_t row = 0; row < m_rows.size(); ++row)
-            if (m_rows[row].file == m_current && m_rows[row].pull == static_cast<size_t>(span))
-                m_pullTable->setCurrentCell(static_cast<int>(row), Name);
-    });
+    connect(m_picture, &PullPicture::pressed, this,
+            [this](int span) { m_pullTable->pick(m_current, static_cast<size_t>(span)); });
     column->addWidget(m_picture);
     m_doubts = new PlainLabel(right);
     m_doubts->setObjectName(u"importDoubts"_s);
@@ -224,80 +201,21 @@ QLayout* ImportDialog::makeButtons() {
 }
 
 void ImportDialog::fillPulls() {
-    const QSignalBlocker quiet(m_pullTable);
-    m_rows.clear();
-    for (size_t file = 0; file < m_files.size(); ++file) {
-        if (m_files[file].problem)
-            m_rows.push_back({file, 0, false});
-        else
-            for (size_t pull = 0; pull < m_files[file].gathered->pulls.size(); ++pull)
-                m_rows.push_back({file, pull, true});
-    }
-    m_pullTable->setRowCount(0);
-    m_pullTable->setRowCount(static_cast<int>(m_rows.size()));
-    for (int row = 0; row < m_pullTable->rowCount(); ++row)
-        fillPullRow(row);
-    constexpr int kRowsSeen = 5; // more are scrolled to
-    m_pullTable->setFixedHeight(m_pullTable->horizontalHeader()->sizeHint().height() + 6 +
-                                34 * std::clamp(m_pullTable->rowCount(), 1, kRowsSeen));
-    const auto unread = std::count_if(m_rows.begin(), m_rows.end(), [](const PullRow& r) { return !r.readable; });
+    m_pullTable->show(m_files);
+    const auto unread =
+        std::count_if(m_files.begin(), m_files.end(), [](const ImportFile& file) { return file.problem.has_value(); });
+    const auto pulls = static_cast<qsizetype>(pullRows(m_files).size());
     m_title->setText(unread > 0
                          ? tr("%1 cannot be read yet. Say at the left how it is written, or what its columns mean.")
                                .arg(counted(unread, tr("file"), tr("files")))
                          : tr("%1 in %2. Check what was understood.")
-                               .arg(counted(static_cast<qsizetype>(m_rows.size()), tr("pull"), tr("pulls")),
+                               .arg(counted(pulls, tr("pull"), tr("pulls")),
                                     counted(static_cast<qsizetype>(m_files.size()), tr("file"), tr("files"))));
 }
 
-void ImportDialog::fillPullRow(int row) {
-    const PullRow& at = m_rows[static_cast<size_t>(row)];
-    ImportFile& file = m_files[at.file];
-    auto* name = new QTableWidgetItem(shortName(file));
-    name->setToolTip(qs(file.path));
-    m_pullTable->setItem(row, Name, name);
-    if (!at.readable) {
-        auto* what = new QTableWidgetItem(tr("cannot be read yet"));
-        what->setForeground(m_theme.stop);
-        m_pullTable->setItem(row, What, what);
-        return;
-    }
-    GatheredPull& pull = file.gathered->pulls[at.pull];
-    if (!pull.label.empty() || file.gathered->pulls.size() > 1)
-        name->setText(
-            tr("%1 \u00B7 %2").arg(name->text(), pull.label.empty() ? QString::number(at.pull + 1) : qs(pull.label)));
-    auto* use = new QCheckBox(m_pullTable);
-    use->setObjectName(u"usePull%1"_s.arg(row));
-    use->setAccessibleName(tr("use %1").arg(name->text()));
-    use->setChecked(pull.use);
-    connect(use, &QCheckBox::toggled, this, [this, at](bool on) {
-        m_files[at.file].gathered->pulls[at.pull].use = on;
-        showPicture();
-        validate();
-    });
-    m_pullTable->setCellWidget(row, Use, use);
-    QComboBox* build = buildBox(m_day, file.builds[at.pull], m_pullTable);
-    build->setObjectName(u"buildOfPull%1"_s.arg(row));
-    connect(build, &QComboBox::currentTextChanged, this, [this, at](const QString& text) {
-        m_files[at.file].builds[at.pull] = text.trimmed().toStdString();
-        validate();
-    });
-    m_pullTable->setCellWidget(row, BuildOf, build);
-    auto* what = new QTableWidgetItem(whatItIs(file, pull));
-    what->setFont(fonts::numbers(11));
-    what->setToolTip(what->text());
-    m_pullTable->setItem(row, What, what);
-    auto* started =
-        new QTableWidgetItem(pull.started.empty() ? u"\u2013"_s : qs(pull.started.substr(0, 16)).replace(u'T', u' '));
-    started->setToolTip(pull.started.empty() ? tr("Not known: the pull goes by its place in the order")
-                                             : qs(pull.started));
-    m_pullTable->setItem(row, Started, started);
-}
-
-void ImportDialog::showPull(int row) {
-    if (row < 0 || row >= static_cast<int>(m_rows.size()))
-        return;
-    m_current = m_rows[static_cast<size_t>(row)].file;
-    m_currentPull = m_rows[static_cast<size_t>(row)].pull;
+void ImportDialog::showPull(size_t file, size_t pull) {
+    m_current = file;
+    m_currentPull = pull;
     showFile();
 }
 
@@ -385,9 +303,9 @@ void ImportDialog::readThese(const std::vector<size_t>& which) {
     m_halves->setEnabled(false);
     m_import->setEnabled(false);
     m_title->setText(tr("Reading…"));
-    m_reader.run([copies = std::move(copies), day = m_day]() mutable {
+    m_reader.run([copies = std::move(copies), day = m_day](const ReadWatch& watch) mutable {
         for (ImportFile& file : copies)
-            readAgain(file, day);
+            readAgain(file, day, watch);
         return ReadFiles{std::move(copies), {}};
     });
 }
@@ -420,6 +338,7 @@ void ImportDialog::rememberMapping() {
     mapping.name = m_mappingName->text().toStdString();
     mapping.choices = current().choices;
     mapping.choices.pulls.reset();
+    mapping.choices.started.clear();
     mapping.headers = headersIn(current());
     if (current().gathered) // all that is shown, so that the next file is read alike whatever is guessed then
         for (size_t i = 0; i < current().gathered->columns.size(); ++i)
@@ -450,15 +369,22 @@ void ImportDialog::takeWeather() {
 QString ImportDialog::problem() const {
     if (m_weatherKnown->isChecked() && (!m_temperature->number() || !m_pressure->number() || !m_humidity->number()))
         return tr("Fill in the weather, or take its tick away.");
-    TestDay trial = m_day;
     size_t used = 0;
     for (const ImportFile& file : m_files) {
-        try {
-            if (std::any_of(file.builds.begin(), file.builds.end(), [](const std::string& b) { return b.empty(); }))
-                return tr("Say which build %1 belongs to.").arg(shortName(file));
-            used += addImported(trial, file).size();
-        } catch (const DataError& error) {
-            return QString::fromUtf8(error.what());
+        if (file.problem)
+            return QString::fromUtf8(file.problem->what());
+        if (std::any_of(file.builds.begin(), file.builds.end(), [](const std::string& b) { return b.empty(); }))
+            return tr("Say which build %1 belongs to.").arg(shortName(file));
+        std::set<size_t> tried; // the pulls behind each other share their columns: one speaks for all
+        for (const GatheredPull& pull : file.gathered->pulls) {
+            used += pull.use ? 1 : 0;
+            if (!pull.use || !tried.insert(pull.axis).second)
+                continue;
+            try {
+                (void)tableOf(*file.gathered, pull, kStandardAir_kpa);
+            } catch (const DataError& error) {
+                return QString::fromUtf8(error.what());
+            }
         }
     }
     return used == 0 ? tr("No pull is ticked.") : QString();

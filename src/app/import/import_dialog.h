@@ -5,6 +5,7 @@
 #include "app/import/column_table.h"
 #include "app/import/import_reader.h"
 #include "app/import/pull_picture.h"
+#include "app/import/pull_table.h"
 #include "app/import/raw_text_panel.h"
 #include "formats/import_files.h"
 
@@ -16,7 +17,6 @@
 #include <QLineEdit>
 #include <QPushButton>
 #include <QSplitter>
-#include <QTableWidget>
 
 namespace hillrun {
 
@@ -33,20 +33,12 @@ public Q_SLOTS:
     void accept() override;
 
 private:
-    /// A line of the table of pulls: a pull of a file, or a file that cannot be read.
-    struct PullRow {
-        size_t file = 0;
-        size_t pull = 0;
-        bool readable = true;
-    };
-
     QWidget* makeRight();
     QLayout* makeWeatherRow();
     QLayout* makeMappingRow();
     QLayout* makeButtons();
     void fillPulls();
-    void fillPullRow(int row);
-    void showPull(int row);
+    void showPull(size_t file, size_t pull);
     void showFile();
     void showPicture();
     void showDoubts();
@@ -66,12 +58,11 @@ private:
     TestDay m_day;
     std::vector<ImportFile> m_files;
     Theme m_theme;
-    std::vector<PullRow> m_rows;
     size_t m_current = 0;
     size_t m_currentPull = 0;
     QLabel* m_title = nullptr;
     RawTextPanel* m_raw = nullptr;
-    QTableWidget* m_pullTable = nullptr;
+    PullTable* m_pullTable = nullptr;
     PullPicture* m_picture = nullptr;
     ColumnTable* m_columns = nullptr;
     QLabel* m_doubts = nullptr;

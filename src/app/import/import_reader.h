@@ -4,6 +4,7 @@
 
 #include "formats/import_files.h"
 
+#include <atomic>
 #include <functional>
 #include <QObject>
 #include <QStringList>
@@ -19,24 +20,26 @@ struct ReadFiles {
     QStringList problems; ///< of files that could not even be opened
 };
 
-/// Reads strangers' files on another thread. Asking again, or `cancel`, drops what is under way; the destructor waits.
+/// Reads strangers' files on another thread. Asking again, `cancel` and the destructor stop what is under way.
 class ImportReader : public QObject {
     Q_OBJECT
 public:
     using QObject::QObject;
     ~ImportReader() override;
-    void run(std::function<ReadFiles()> work);
+    void run(std::function<ReadFiles(const ReadWatch&)> work);
     void cancel() { ++m_number; }
 
 Q_SIGNALS:
     void done(const hillrun::ReadFiles& files);
+    void progressed(int percent); ///< of the file that is being read
 
 private:
     std::thread m_thread;
-    quint64 m_number = 0;
+    std::atomic<quint64> m_number = 0; ///< of what is wanted; another one is stopped
 };
 
 /// Opens all of them; throws nothing.
-ReadFiles readForImport(const std::vector<std::filesystem::path>& paths, const TestDay& day);
+ReadFiles readForImport(const std::vector<std::filesystem::path>& paths, const TestDay& day,
+                        const ReadWatch& watch = {});
 
 } // namespace hillrun

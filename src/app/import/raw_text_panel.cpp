@@ -4,6 +4,7 @@
 
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
+#include "formats/gather/time_text.h"
 
 #include <array>
 #include <QGridLayout>
@@ -124,24 +125,47 @@ QWidget* RawTextPanel::makeChoices() {
                          [this](int index) { m_choices.table.separator = chosen(kSeparators, index); });
     m_decimal = choice(u"decimalChoice"_s, tr("decimal sign"), {tr("found"), tr("point"), tr("comma")}, first,
                        [this](int index) { m_choices.table.decimal = chosen(kDecimals, index); });
-    m_dates =
-        choice(u"dateChoice"_s, tr("dates"), {tr("found"), tr("day first"), tr("month first")}, first,
-               [this](int index) { m_choices.monthFirst = index == 0 ? std::nullopt : std::optional(index == 2); });
     m_header = line(u"headerLine"_s, tr("names in line"), second,
                     [this](std::optional<long> value) { m_choices.table.headerLine = value; });
     m_units = line(u"unitLine"_s, tr("units in line"), second,
                    [this](std::optional<long> value) { m_choices.table.unitLine = value; });
     m_firstRow = line(u"firstRow"_s, tr("first row in line"), second,
                       [this](std::optional<long> value) { m_choices.table.firstRow = value; });
+    rows->addLayout(first);
+    rows->addLayout(second);
+    rows->addWidget(makeTimeChoices());
+    return choices;
+}
+
+QWidget* RawTextPanel::makeTimeChoices() {
+    auto* choices = new QWidget(this);
+    auto* row = new QHBoxLayout(choices);
+    row->setContentsMargins(0, 0, 0, 0);
+    m_dates =
+        choice(u"dateChoice"_s, tr("dates"), {tr("found"), tr("day first"), tr("month first")}, row,
+               [this](int index) { m_choices.monthFirst = index == 0 ? std::nullopt : std::optional(index == 2); });
     m_rate = new NumberField(u"sampleRate"_s, tr("rows a second"), 0.001, 1e6, 3, {}, this);
     m_rate->setToolTip(tr("For a file without a time column, or with one that cannot be trusted"));
     connect(m_rate, &NumberField::edited, this, [this](std::optional<double> value) {
         m_choices.rate_hz = value;
         changed();
     });
-    second->addWidget(labelled(tr("rows a second"), m_rate, this));
-    rows->addLayout(first);
-    rows->addLayout(second);
+    row->addWidget(labelled(tr("rows a second"), m_rate, this));
+    m_started = new QLineEdit(this);
+    m_started->setObjectName(u"startedAt"_s);
+    m_started->setAccessibleName(tr("when the first row was recorded"));
+    m_started->setPlaceholderText(u"2026-05-16 09:12"_s);
+    connect(m_started, &QLineEdit::editingFinished, this, [this] {
+        const std::string text = m_started->text().trimmed().toStdString();
+        const bool usable = text.empty() || stampIn(text, m_choices.monthFirst.value_or(false)).has_value();
+        m_started->setToolTip(usable ? QString() : tr("A date and a time, such as 2026-05-16 09:12"));
+        m_started->setStyleSheet(usable ? QString() : u"color: %1"_s.arg(m_theme.stop.name()));
+        if (!usable || text == m_choices.started)
+            return;
+        m_choices.started = text;
+        Q_EMIT choicesChanged(m_choices); // the rows stay
+    });
+    row->addWidget(labelled(tr("first row recorded at"), m_started, this));
     return choices;
 }
 
@@ -170,6 +194,8 @@ void RawTextPanel::show(const ImportFile& file) {
                                   ? m_choices.table.firstRow
                                   : found(table && table->rows() > 0 ? table->lineOfRow.front() : 0)));
     m_rate->show(m_choices.rate_hz);
+    if (!m_started->hasFocus())
+        m_started->setText(QString::fromStdString(m_choices.started));
     const std::string head = headOf(file);
     size_t end = 0;
     for (size_t lines = 0; lines < kLinesShown && end < head.size(); ++lines)

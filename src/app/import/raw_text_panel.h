@@ -7,6 +7,7 @@
 #include "formats/import_files.h"
 
 #include <QComboBox>
+#include <QLineEdit>
 #include <QPlainTextEdit>
 
 namespace hillrun {
@@ -26,6 +27,7 @@ Q_SIGNALS:
 private:
     QWidget* makeLegend();
     QWidget* makeChoices();
+    QWidget* makeTimeChoices();
     QComboBox* choice(const QString& name, const QString& label, const QStringList& texts, QLayout* into,
                       const std::function<void(int)>& take);
     NumberField* line(const QString& name, const QString& label, QLayout* into,
@@ -44,6 +46,7 @@ private:
     NumberField* m_units = nullptr;
     NumberField* m_firstRow = nullptr;
     NumberField* m_rate = nullptr;
+    QLineEdit* m_started = nullptr;
 };
 
 } // namespace hillrun

@@ -24,7 +24,7 @@ constexpr int kRecentKept = 8;
 fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
 
 bool looksLikeDay(const fs::path& path) {
-    return fs::is_directory(path) || isZipPath(path) || path.filename() == "day.json";
+    return fs::is_directory(path) || path.filename() == "day.json" || (isZipPath(path) && holdsDay(path));
 }
 
 /// "day", "day-2", "day-3.zip" ...: the first that is not there.
@@ -221,9 +221,19 @@ void DayFiles::import(const QStringList& paths) {
         showImport(readForImport(files, m_document.day()));
         return;
     }
-    m_notice.say(tr("Reading %1…").arg(counted(paths.size(), tr("file"), tr("files"))),
-                 {{tr("Cancel"), [this] { m_importReader.cancel(); }}});
-    m_importReader.run([files, day = m_document.day()] { return readForImport(files, day); });
+    const auto tell = [this, count = paths.size()](const QString& percent) {
+        m_notice.say(tr("Reading %1\u2026%2").arg(counted(count, tr("file"), tr("files")), percent),
+                     {{tr("Cancel"), [this] {
+                           m_importReader.cancel();
+                           m_notice.hide();
+                       }}});
+    };
+    disconnect(m_importProgress);
+    m_importProgress = connect(&m_importReader, &ImportReader::progressed, this,
+                               [tell](int percent) { tell(u" %1 %"_s.arg(percent)); });
+    tell({});
+    m_importReader.run(
+        [files, day = m_document.day()](const ReadWatch& watch) { return readForImport(files, day, watch); });
 }
 
 void DayFiles::showImport(const ReadFiles& read) {

@@ -69,6 +69,7 @@ private:
     const Look& m_look;
     DayReader m_reader;
     ImportReader m_importReader;
+    QMetaObject::Connection m_importProgress;
     DayOffers m_offers;
 };
 

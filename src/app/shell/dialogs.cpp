@@ -31,8 +31,10 @@ std::optional<QString> DesktopDialogs::askDayZip(QWidget* parent) {
 }
 
 QStringList DesktopDialogs::askLoggerFiles(QWidget* parent) {
-    return QFileDialog::getOpenFileNames(parent, tr("Import logger files"), {},
-                                         tr("Text exports (*.csv *.txt *.log *.tsv *.dat)"));
+    return QFileDialog::getOpenFileNames(
+        parent, tr("Import logger files"), {},
+        tr("Logs and tables (*.csv *.txt *.log *.tsv *.dat *.asc *.prn *.xlsx *.ods *.json "
+           "*.jsonl *.gz *.bz2 *.xz *.zst *.zip);;All files (*)"));
 }
 
 std::optional<QString> DesktopDialogs::askTarget(QWidget* parent, const QString& title, const QString& suggested,

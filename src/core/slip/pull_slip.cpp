@@ -4,7 +4,7 @@
 
 #include "core/channels/channels.h"
 #include "core/slip/day_events.h"
-#include "core/slip/day_warnings.h"
+#include "core/slip/day_doubts.h"
 #include "core/weather/altitude.h"
 
 #include <algorithm>

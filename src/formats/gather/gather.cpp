@@ -7,6 +7,7 @@
 #include "formats/gather/column_words.h"
 #include "formats/gather/plausible.h"
 #include "formats/gather/time_axis.h"
+#include "formats/gather/time_text.h"
 #include "formats/pull_file.h"
 
 #include <algorithm>
@@ -27,10 +28,10 @@ class Gatherer {
 public:
     Gatherer(const std::string& file, const GatherChoices& choices) : m_file(file), m_choices(choices) {}
 
-    GatheredFile gather(std::string_view bytes) {
+    GatheredFile gather(std::string_view bytes, const ReadWatch& watch) {
         m_out.name = m_file;
         m_out.text = decodeText(bytes, m_choices.encoding);
-        m_out.table = readRawTable(m_out.text.text, m_choices.table, m_file);
+        m_out.table = readRawTable(m_out.text.text, m_choices.table, m_file, watch);
         m_out.preamble = readPreamble(m_out.table.titles, m_choices.monthFirst);
         if (!m_out.preamble.eitherDate.empty())
             tell(GatherCode::DayOrMonth, {}, {m_out.preamble.eitherDate});
@@ -107,33 +108,53 @@ private:
         return std::nullopt;
     }
 
-    void takeGroup(const ColumnGroup& group, size_t groups) {
+    [[nodiscard]] std::optional<TimeAxis> axisOf(const ColumnGroup& group) {
         const TimeHints hints{m_choices.rate_hz, m_out.preamble.rate_hz, m_choices.monthFirst};
         auto axis = timeAxis(m_out.table, group, m_out.columns, hints, m_file, m_out.notes);
-        const auto speed = find(group, "engine_speed");
-        const auto roller = find(group, "roller_speed");
-        if (!axis)
-            throw DataError(Problem::NoTimeChannel, {}, {.file = m_file, .line = m_out.table.headerLine});
-        if (!speed && !roller)
-            throw DataError(Problem::NoSpeedChannel, {}, {.file = m_file, .line = m_out.table.headerLine});
-        if (!find(group, "torque") && !find(group, "power") && !roller)
-            throw DataError(Problem::NoTorqueChannel, {}, {.file = m_file, .line = m_out.table.headerLine});
-        const std::vector<double>& rpm = m_out.table.columns[speed.value_or(roller.value_or(0))].values;
-        const size_t rows = groups > 1 ? filledRows(rpm) : rpm.size(); // runs beside each other end in blanks
-        std::string label;
-        if (groups > 1)
-            label = m_out.table.columns[*(speed ? speed : roller)].group;
-        std::vector<RowPull> pieces;
-        if (m_choices.pulls && groups == 1) {
+        const auto said = stampIn(m_choices.started, m_choices.monthFirst.value_or(false));
+        if (axis && said && said->day) {
+            axis->startDay = said->day;
+            axis->startClock_s = said->clock_s.value_or(0.0);
+        }
+        return axis;
+    }
+
+    /// Throws what is missing for a pull: time, speed, or torque and power.
+    void checkGroup(const ColumnGroup& group, bool timed, bool turning, bool rollers) const {
+        const Place place{.file = m_file, .line = m_out.table.headerLine};
+        if (!timed)
+            throw DataError(Problem::NoTimeChannel, {}, place);
+        if (!turning && !rollers)
+            throw DataError(Problem::NoSpeedChannel, {}, place);
+        if (!find(group, "torque") && !find(group, "power") && !rollers)
+            throw DataError(Problem::NoTorqueChannel, {}, place);
+    }
+
+    /// The pulls among the rows of a group; as somebody said, where they lie behind each other.
+    [[nodiscard]] std::vector<RowPull> piecesOf(const ColumnGroup& group, const std::vector<double>& seconds,
+                                                std::optional<size_t> speed, size_t rows, bool alone) const {
+        std::vector<RowPull> out;
+        if (m_choices.pulls && alone) {
             for (const RowSpan& span : *m_choices.pulls)
                 if (span.first <= span.last && span.last < rows)
-                    pieces.push_back({span, CutReason::None, 0.0, ""});
-        } else {
-            const std::vector<std::string> runs = runsOf(group, rows);
-            pieces =
-                splitPulls({std::span(axis->seconds).first(rows),
-                            speed ? std::span(rpm).first(rows) : std::span<const double>(), runs, m_out.table.breaks});
+                    out.push_back({span, CutReason::None, 0.0, ""});
+            return out;
         }
+        const std::vector<std::string> runs = runsOf(group, rows);
+        const auto rpm = speed ? std::span(m_out.table.columns[*speed].values).first(rows) : std::span<const double>();
+        return splitPulls({std::span(seconds).first(rows), rpm, runs, m_out.table.breaks});
+    }
+
+    void takeGroup(const ColumnGroup& group, size_t groups) {
+        auto axis = axisOf(group);
+        const auto speed = find(group, "engine_speed");
+        const auto roller = find(group, "roller_speed");
+        checkGroup(group, axis.has_value(), speed.has_value(), roller.has_value());
+        const RawColumn& turning = m_out.table.columns[speed ? *speed : *roller];
+        // Runs beside each other end in blanks.
+        const size_t rows = groups > 1 ? filledRows(turning.values) : turning.values.size();
+        const std::string label = groups > 1 ? turning.group : std::string();
+        const std::vector<RowPull> pieces = piecesOf(group, axis->seconds, speed, rows, groups == 1);
         for (const RowPull& piece : pieces) {
             if (piece.cut == CutReason::TimeGap && runless(pieces))
                 tell(GatherCode::TimeGap, {.line = m_out.table.lineOfRow[piece.rows.first]},
@@ -178,10 +199,13 @@ private:
     }
 
     [[nodiscard]] std::string startOf(const TimeAxis& axis, size_t row) const {
-        const double later = std::isfinite(axis.seconds[row]) ? axis.seconds[row] - axis.seconds.front() : 0.0;
+        const auto known = [](double t) { return std::isfinite(t); };
+        const auto first = std::find_if(axis.seconds.begin(), axis.seconds.end(), known);
+        const double later = known(axis.seconds[row]) ? axis.seconds[row] - *first : 0.0;
         if (axis.startDay) {
             const double clock = axis.startClock_s.value_or(0.0) + later;
-            return isoStamp(*axis.startDay + std::floor(clock / 86400.0), std::fmod(clock, 86400.0), std::nullopt);
+            return isoStamp(*axis.startDay + std::floor(clock / 86400.0), clock - 86400.0 * std::floor(clock / 86400.0),
+                            std::nullopt);
         }
         return later > 0.0 || m_out.preamble.started.empty() ? std::string() : m_out.preamble.started;
     }
@@ -267,8 +291,9 @@ private:
 
 } // namespace
 
-GatheredFile gather(std::string_view bytes, const std::string& file, const GatherChoices& choices) {
-    return Gatherer(file, choices).gather(bytes);
+GatheredFile gather(std::string_view bytes, const std::string& file, const GatherChoices& choices,
+                    const ReadWatch& watch) {
+    return Gatherer(file, choices).gather(bytes, watch);
 }
 
 ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double ambient_kpa) {

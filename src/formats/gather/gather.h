@@ -25,6 +25,7 @@ struct GatherChoices {
     TableChoices table;
     std::optional<double> rate_hz;
     std::optional<bool> monthFirst;
+    std::string started; ///< when the first row was recorded ("2026-05-16 09:12"); empty: as found
     ColumnChoices columns;
     std::optional<std::vector<RowSpan>> pulls;
     bool operator==(const GatherChoices&) const = default;
@@ -58,7 +59,8 @@ struct GatheredFile {
 
 /// Reads the bytes of a file. A table that gives no pulls comes back with its `problem`, so that its columns can be
 /// named. Throws DataError where there is no table; the choices may mend either.
-GatheredFile gather(std::string_view bytes, const std::string& file, const GatherChoices& choices = {});
+GatheredFile gather(std::string_view bytes, const std::string& file, const GatherChoices& choices = {},
+                    const ReadWatch& watch = {});
 
 /// One pull with every channel in the units of the pull file. Throws DataError (what `checkPull` finds).
 ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double ambient_kpa);

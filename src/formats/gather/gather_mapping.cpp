@@ -129,6 +129,7 @@ std::vector<std::string> headersOf(std::string_view bytes, const GatherChoices& 
 GatherChoices choicesFor(const GatherMapping& mapping, const std::vector<std::string>& headers) {
     GatherChoices out = mapping.choices;
     out.pulls.reset();
+    out.started.clear();
     out.columns.clear();
     for (const auto& [index, said] : mapping.choices.columns) {
         size_t at = index;

@@ -15,7 +15,7 @@ namespace hillrun {
 /// What was decided about one kind of file, kept by name. It knows its files again by their headers.
 struct GatherMapping {
     std::string name;
-    GatherChoices choices;            ///< pulls are never kept: the next file has others
+    GatherChoices choices;            ///< pulls and the start are never kept: the next file has others
     std::vector<std::string> headers; ///< of all columns; empty: of an older version, knows its columns by name only
     bool operator==(const GatherMapping&) const = default;
 };

@@ -111,10 +111,13 @@ std::vector<std::string> explained(const GatheredFile& file) {
         out.push_back(columnWords(column));
     for (size_t i = 0; i < file.pulls.size(); ++i) {
         const GatheredPull& pull = file.pulls[i];
-        out.push_back(fmt::format("pull {}{}: lines {} to {}, {:.0f} to {:.0f} rpm in {:.1f} s", i + 1,
-                                  pull.label.empty() ? "" : " (" + shownText(pull.label) + ")",
-                                  table.lineOfRow[pull.rows.first], table.lineOfRow[pull.rows.last], pull.sweep_rpm.low,
-                                  pull.sweep_rpm.high, pull.sweep_s));
+        std::string line = fmt::format("pull {}{}: lines {} to {}", i + 1,
+                                       pull.label.empty() ? "" : " (" + shownText(pull.label) + ")",
+                                       table.lineOfRow[pull.rows.first], table.lineOfRow[pull.rows.last]);
+        if (pull.sweep_rpm.high > 0.0) // rollers may be all that was recorded
+            line += fmt::format(", {:.0f} to {:.0f} rpm in {:.1f} s", pull.sweep_rpm.low, pull.sweep_rpm.high,
+                                pull.sweep_s);
+        out.push_back(std::move(line));
     }
     return out;
 }

@@ -93,7 +93,7 @@ std::vector<size_t> sweepCuts(std::span<const double> time_s, std::span<const do
             highest = std::max(highest, rpm);
         }
     const double range = highest - lowest;
-    if (!(range > 500.0))
+    if (!(range > 0.15 * highest)) // in whatever unit the speed is
         return {};
     const std::vector<Turn> turns = turnsOf(speed_rpm, 0.35 * range);
     // Climbs that are sweeps: high enough, long enough.

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "formats/gather/number_text.h"
+#include "formats/gather/read_watch.h"
 
 #include <optional>
 #include <string>
@@ -62,12 +63,10 @@ struct RawTable {
     [[nodiscard]] size_t rows() const { return lineOfRow.size(); }
 };
 
-/// Throws DataError (FileEmpty, NoRows).
-RawTable readRawTable(std::string_view text, const TableChoices& choices, const std::string& file);
+/// Throws DataError (FileEmpty, NoRows), and ReadStopped when the watch says so.
+RawTable readRawTable(std::string_view text, const TableChoices& choices, const std::string& file,
+                      const ReadWatch& watch = {});
 /// How each line was taken, for showing.
 std::vector<LineKind> lineKinds(std::string_view text, const RawTable& table, size_t most);
-
-/// "Boost [kPa]", "Boost (psi)", "Boost, psi", "Boost/kPa", "Boost in kPa", "boost_kpa" as name and unit.
-std::pair<std::string, std::string> nameAndUnitOf(std::string_view header);
 
 } // namespace hillrun

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/slip/day_warnings.h"
+#include "core/slip/day_doubts.h"
 
 #include "core/weather/altitude.h"
 

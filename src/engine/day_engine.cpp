@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "engine/day_engine.h"
 
-#include "core/slip/day_events.h"
 #include "core/slip/day_doubts.h"
+#include "core/slip/day_events.h"
 
 #include <atomic>
 #include <cstring>

@@ -3,8 +3,8 @@
 #include "engine/lean_day.h"
 
 #include "core/compare/day_stages.h"
-#include "core/slip/day_events.h"
 #include "core/slip/day_doubts.h"
+#include "core/slip/day_events.h"
 #include "engine/workers.h"
 
 namespace hillrun {

@@ -4,8 +4,8 @@
 // What the engine keeps and what it works again, counted stage by stage; that nothing it keeps is ever stale; that
 // threads change no digit; that a stop is heard.
 
-#include "core/slip/day_events.h"
 #include "core/slip/day_doubts.h"
+#include "core/slip/day_events.h"
 #include "engine/day_engine.h"
 #include "engine/lean_day.h"
 #include "formats/answers_json.h"

@@ -3,8 +3,8 @@
 #include "core/slip/pull_slip.h"
 
 #include "core/channels/channels.h"
-#include "core/slip/day_events.h"
 #include "core/slip/day_doubts.h"
+#include "core/slip/day_events.h"
 #include "core/weather/altitude.h"
 
 #include <algorithm>

@@ -120,13 +120,13 @@ void describe(const Imported& imported, bool explain) {
             fmt::print("  {}\n", noteLine(note));
 }
 
-Json pullJson(const GatheredFile& file, const GatheredPull& pull, const std::string& build, double ambient_kpa) {
+Json pullJson(const GatheredFile& file, const GatheredPull& pull, const std::string& build, double air_kpa) {
     Json out = {{"build", build},
                 {"rows", pull.rows.rows()},
                 {"started", pull.started},
                 {"sweep_rpm", {pull.sweep_rpm.low, pull.sweep_rpm.high}},
                 {"peak_power", nullptr}};
-    if (const auto peak = rawPeak(tableOf(file, pull, ambient_kpa)))
+    if (const auto peak = rawPeak(tableOf(file, pull, air_kpa)))
         out["peak_power"] = {{"value", peak->power_kw}, {"rpm", peak->rpm}};
     return out;
 }
@@ -134,12 +134,11 @@ Json pullJson(const GatheredFile& file, const GatheredPull& pull, const std::str
 Json fileJson(const Imported& imported) {
     const GatheredFile& gathered = *imported.file.gathered;
     constexpr size_t kLeftOutTold = 1000;
-    const double ambient_kpa = imported.file.weather ? imported.file.weather->pressure_pa / 1000.0 : 101.325;
     Json out = {{"file", imported.file.name}, {"pulls", Json::array()}, {"columns", Json::array()},
                 {"warnings", Json::array()},  {"notes", Json::array()}, {"left_out", Json::array()}};
     for (size_t i = 0; i < gathered.pulls.size(); ++i) {
         Json pull = {{"id", i < imported.ids.size() ? Json(imported.ids[i]) : Json()}};
-        pull.update(pullJson(gathered, gathered.pulls[i], imported.file.builds[i], ambient_kpa));
+        pull.update(pullJson(gathered, gathered.pulls[i], imported.file.builds[i], ambient_kpa(imported.file)));
         out["pulls"].push_back(pull);
     }
     for (const GatheredColumn& column : gathered.columns)

@@ -14,8 +14,6 @@ namespace fs = std::filesystem;
 namespace hillrun {
 namespace {
 
-constexpr double kStandardPressure_kpa = 101.325;
-
 std::vector<std::string> wordsOf(const std::string& text) {
     std::vector<std::string> out(1);
     for (const char c : text) {
@@ -62,6 +60,8 @@ std::optional<std::string> buildNamedIn(const std::string& text, const TestDay& 
     return std::nullopt;
 }
 
+double ambient_kpa(const ImportFile& file) { return file.weather ? file.weather->pressure_pa / 1000.0 : 101.325; }
+
 void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch) {
     const size_t before = file.gathered ? file.gathered->pulls.size() : 0;
     file.problem.reset();
@@ -106,12 +106,11 @@ std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const
         throw DataError(*file.problem);
     TestDay grown = day;
     std::vector<std::string> ids;
-    const double ambient_kpa = file.weather ? file.weather->pressure_pa / 1000.0 : kStandardPressure_kpa;
     for (size_t i = 0; i < file.gathered->pulls.size(); ++i) {
         const GatheredPull& found = file.gathered->pulls[i];
         if (!found.use)
             continue;
-        auto raw = std::make_shared<ChannelTable>(tableOf(*file.gathered, found, ambient_kpa));
+        auto raw = std::make_shared<ChannelTable>(tableOf(*file.gathered, found, ambient_kpa(file)));
         Pull pull;
         pull.id = freePullId(grown, dayPath);
         pull.build = file.builds[i];
@@ -131,6 +130,11 @@ std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const
         ids.push_back(pull.id);
         grown.pulls.push_back(std::move(pull));
     }
+    const Preamble& said = file.gathered->preamble;
+    if (!ids.empty() && grown.operatorName.empty())
+        grown.operatorName = shownText(said.operatorName);
+    if (!ids.empty() && grown.article.name.empty())
+        grown.article.name = shownText(said.article);
     day = std::move(grown);
     return ids;
 }

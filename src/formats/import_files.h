@@ -33,6 +33,8 @@ struct ImportFile {
 /// cannot be opened.
 std::vector<ImportFile> openForImport(const std::filesystem::path& path, const TestDay& day,
                                       const GatherMapping* mapping = nullptr, const ReadWatch& watch = {});
+/// What gauge pressures of the file count from: its weather, else the standard atmosphere of ISO 2533.
+double ambient_kpa(const ImportFile& file);
 /// Reads the file once more with its choices; builds of the same number of pulls stay.
 void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch = {});
 
@@ -40,7 +42,8 @@ void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch = {}
 /// its own; the whole name of a build. Nothing when it speaks of none.
 std::optional<std::string> buildNamedIn(const std::string& text, const TestDay& day);
 
-/// Adds the pulls of the file that are to be used (and their builds when the day does not have them). `dayPath`: where
+/// Adds the pulls of the file that are to be used (and their builds when the day does not have them); the operator and
+/// the article that the file names, where the day names none. `dayPath`: where
 /// the day lives, so that no name is used that a file there has. Returns the new pulls' ids. Throws DataError and
 /// leaves the day as it was.
 std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const std::filesystem::path& dayPath = {});

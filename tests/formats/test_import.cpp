@@ -35,7 +35,7 @@ TEST_CASE("an imported file becomes a pull of its build") {
     const fs::path file = temporary.path() / "B_01.txt";
     {
         std::ofstream out(file);
-        out << "Shed logger\nrecorded 2026-05-16 14:03:20\nTime (s)\tRPM\tTorque (lb-ft)\n";
+        out << "Shed logger\nOperator: Ada\nrecorded 2026-05-16 14:03:20\nTime (s)\tRPM\tTorque (lb-ft)\n";
         for (int row = 0; row < 40; ++row)
             out << 0.1 * row << "\t" << 2500 + 50 * row << "\t60\n";
     }
@@ -45,6 +45,7 @@ TEST_CASE("an imported file becomes a pull of its build") {
     CHECK(import.gathered->pulls.front().started == "2026-05-16T14:03:20");
     CHECK(addImported(day, import) == std::vector<std::string>{"p01"});
     CHECK(addImported(day, import) == std::vector<std::string>{"p02"});
+    CHECK(day.operatorName == "Ada");
     CHECK(day.builds.size() == 2);
     CHECK(day.pulls[0].build == "B");
     CHECK(day.pulls[0].note == "imported from B_01.txt");

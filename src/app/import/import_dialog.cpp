@@ -19,8 +19,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr double kStandardAir_kpa = 101.325;
-
 std::vector<std::string> headersIn(const ImportFile& file) {
     std::vector<std::string> out;
     if (file.gathered)
@@ -381,7 +379,7 @@ QString ImportDialog::problem() const {
             if (!pull.use || !tried.insert(pull.axis).second)
                 continue;
             try {
-                (void)tableOf(*file.gathered, pull, kStandardAir_kpa);
+                (void)tableOf(*file.gathered, pull, ambient_kpa(file));
             } catch (const DataError& error) {
                 return QString::fromUtf8(error.what());
             }

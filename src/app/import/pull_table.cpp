@@ -21,7 +21,6 @@ namespace {
 enum ColumnOfPulls { Use, Name, BuildOf, What, Started };
 constexpr int kRow_px = 34;
 constexpr int kRowsSeen = 5; ///< more are scrolled to
-constexpr double kStandardAir_kpa = 101.325;
 
 /// "2 010–6 990 rpm · 8.1 s · 71.9 kW", uncorrected
 QString whatItIs(const ImportFile& file, const GatheredPull& pull) {
@@ -29,8 +28,7 @@ QString whatItIs(const ImportFile& file, const GatheredPull& pull) {
         return PullTable::tr("%1 rows, roller speed only").arg(pull.rows.rows());
     QString out = PullTable::tr("%1 rpm \u00B7 %2 s").arg(rangeText(pull.sweep_rpm)).arg(pull.sweep_s, 0, 'f', 1);
     try {
-        const double air_kpa = file.weather ? file.weather->pressure_pa / 1000.0 : kStandardAir_kpa;
-        if (const auto peak = rawPeak(tableOf(*file.gathered, pull, air_kpa)))
+        if (const auto peak = rawPeak(tableOf(*file.gathered, pull, ambient_kpa(file))))
             out += PullTable::tr(" \u00B7 %1 kW").arg(peak->power_kw, 0, 'f', 1);
     } catch (const DataError&) { // the window says it
     }

@@ -4,6 +4,7 @@
 
 #include "core/channels/channels.h"
 #include "formats/gather/column_words.h"
+#include "formats/gather/number_text.h"
 
 #include <algorithm>
 #include <array>
@@ -23,12 +24,6 @@ std::string withoutNumber(const std::string& name) {
     while (end > 0 && std::string_view(" ._-#").find(name[end - 1]) != std::string_view::npos)
         --end;
     return end == 0 ? name : name.substr(0, end);
-}
-
-std::string lowered(std::string text) {
-    std::transform(text.begin(), text.end(), text.begin(),
-                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return text;
 }
 
 bool isEngineSpeed(const RawColumn& column, const std::string& name) {

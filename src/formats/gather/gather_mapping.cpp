@@ -4,6 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "formats/file_io.h"
+#include "formats/gather/number_text.h"
 #include "formats/json_reader.h"
 
 #include <algorithm>
@@ -17,12 +18,6 @@ namespace {
 
 constexpr int kVersion = 2;
 constexpr size_t kHead = size_t{1} << 18; ///< bytes in which the header stands
-
-std::string lowered(std::string text) {
-    std::transform(text.begin(), text.end(), text.begin(),
-                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return text;
-}
 
 std::string oneChar(char c) { return std::string(1, c); }
 

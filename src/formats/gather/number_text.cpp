@@ -119,14 +119,14 @@ std::string takeNumber(std::string_view& text, const NumberStyle& style) {
     return out;
 }
 
+} // namespace
+
 std::string lowered(std::string_view text) {
     std::string out(text);
     std::transform(out.begin(), out.end(), out.begin(),
                    [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
     return out;
 }
-
-} // namespace
 
 std::string_view withoutBlanks(std::string_view text) {
     trimFront(text);

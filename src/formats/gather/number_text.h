@@ -22,6 +22,7 @@ struct NumberText {
     std::string_view unit;
 };
 
+std::string lowered(std::string_view text);            ///< ASCII letters only
 std::string_view withoutBlanks(std::string_view text); ///< around it, of any kind
 /// Without blanks and quotes around it.
 std::string_view bareCell(std::string_view cell);

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/gather/pull_split.h"
 
+#include "formats/gather/median_step.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -12,18 +14,6 @@ namespace {
 constexpr size_t kFewestRows = 5;
 constexpr double kGap_s = 1.0; ///< no logger that is used for pulls samples more slowly
 constexpr double kGapInSteps = 20.0;
-
-double medianStep(std::span<const double> time_s) {
-    std::vector<double> steps;
-    for (size_t i = 1; i < time_s.size(); ++i)
-        if (const double step = time_s[i] - time_s[i - 1]; step > 0.0)
-            steps.push_back(step);
-    if (steps.empty())
-        return 0.0;
-    const auto middle = steps.begin() + static_cast<std::ptrdiff_t>(steps.size() / 2);
-    std::nth_element(steps.begin(), middle, steps.end());
-    return *middle;
-}
 
 /// A turning point of the speed.
 struct Turn {

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/gather/time_axis.h"
 
+#include "formats/gather/median_step.h"
+
 #include "core/units/units.h"
 #include "formats/gather/column_words.h"
 #include "formats/gather/time_text.h"
@@ -14,22 +16,6 @@ namespace hillrun {
 namespace {
 
 constexpr double kDay_s = 86400.0;
-
-double medianStep(const std::vector<double>& values) {
-    std::vector<double> steps;
-    double last = std::numeric_limits<double>::quiet_NaN();
-    for (const double value : values) {
-        if (std::isfinite(value) && std::isfinite(last) && value > last)
-            steps.push_back(value - last);
-        if (std::isfinite(value))
-            last = value;
-    }
-    if (steps.empty())
-        return 0.0;
-    const auto middle = steps.begin() + static_cast<std::ptrdiff_t>(steps.size() / 2);
-    std::nth_element(steps.begin(), middle, steps.end());
-    return *middle;
-}
 
 double firstFinite(const std::vector<double>& values) {
     const auto at = std::find_if(values.begin(), values.end(), [](double v) { return std::isfinite(v); });

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
+#include "cli/onto_command.h"
 #include "core/errors/shown_text.h"
 #include "core/weather/humid_air.h"
 #include "formats/day_lock.h"
@@ -25,6 +26,8 @@ struct Options {
     std::string day;
     std::string mapping;
     std::string build;
+    std::vector<std::string> onto;
+    std::optional<double> lag_s;
     std::optional<double> temperature, pressure, humidity;
     bool explain = false;
     bool strict = false;
@@ -188,6 +191,12 @@ void explainOnly(const Options& o) {
 void run(const Options& o) {
     if (o.day.empty() && !o.explain)
         throw WrongUse("--into DAY is missing (or --explain, which only tells what would be understood)");
+    if (o.onto.empty() && o.lag_s)
+        throw WrongUse("--lag-s goes with --onto PULL");
+    if (!o.onto.empty() && o.day.empty())
+        throw WrongUse("--onto needs --into DAY");
+    if (!o.onto.empty())
+        return layOnto({o.files, o.day, o.onto, o.mapping, o.lag_s, o.strict, o.json});
     if (o.day.empty())
         return explainOnly(o);
     (void)givenWeather(o);
@@ -230,10 +239,17 @@ void addImport(CLI::App& app) {
     command->add_flag("--strict", o->strict, "refuse (exit 1) what is doubtful");
     command->add_flag("--json", o->json, "what was understood as JSON");
     command->add_option("--build", o->build, "build of these pulls; else it is guessed from the file names");
+    command
+        ->add_option("--onto", o->onto,
+                     "the files are logs of another device (a control unit's): lay them onto these pulls by their "
+                     "engine speed; \"all\" tries every pull")
+        ->delimiter(',');
+    command->add_option("--lag-s", o->lag_s, "with --onto PULL: what the log's clock shows at the pull's zero");
     command->add_option("--temperature-c", o->temperature, "weather of these pulls");
     command->add_option("--pressure-kpa", o->pressure);
     command->add_option("--humidity-pct", o->humidity);
-    command->footer("Example:\n  hillrun-cli import A_1.csv A_2.csv B_1.csv B_2.csv --into day-folder");
+    command->footer("Example:\n  hillrun-cli import A_1.csv A_2.csv B_1.csv B_2.csv --into day-folder\n"
+                    "  hillrun-cli import ecu.csv --onto all --into day-folder");
     command->callback([o] { run(*o); });
 }
 

@@ -39,6 +39,9 @@ LeanAnswer analyseLean(TestDay day, const AnalysisSettings& settings, const Read
         if (seen[i].seen)
             seen[i].seen = std::make_shared<const Observed>(withoutRows(*seen[i].seen));
         pull.raw = pull.raw ? kReadable : nullptr;
+        pull.own.reset();
+        for (LaidLog& log : pull.logs)
+            log.rows.reset();
         day.pulls[i] = std::move(pull);
     });
     const DayLoss loss = lossOfDay(dyno, seen);

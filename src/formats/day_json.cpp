@@ -11,6 +11,8 @@
 namespace hillrun {
 namespace {
 
+constexpr double kMostLogDrift = 0.05; ///< of a second log's clock
+
 const std::vector<const char*> kCellKinds{"engine_brake", "hub_brake", "chassis_brake", "chassis_inertia"};
 const std::vector<const char*> kMeasuredAt{"crank", "hub", "wheel"};
 const std::vector<const char*> kSweeps{"up", "down", "steps"};
@@ -107,6 +109,28 @@ std::string lowerHex(std::string text) {
     return text;
 }
 
+LaidLog readLog(ObjectReader in) {
+    LaidLog out;
+    out.name = in.text("name");
+    out.file = in.requiredText("file");
+    out.sha256 = lowerHex(in.text("sha256"));
+    out.clock = {in.number("lag_s").value_or(0.0), in.number("drift").value_or(0.0)};
+    if (std::abs(out.clock.drift) > kMostLogDrift)
+        throw DataError(Problem::BadValue, {std::to_string(out.clock.drift), "a clock runs within 5 % of another"},
+                        in.place("drift"));
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json logJson(const LaidLog& log) {
+    Json out = {{"name", log.name}, {"file", log.file}};
+    putKnown(out, "sha256", log.sha256);
+    out["lag_s"] = log.clock.lag_s;
+    out["drift"] = log.clock.drift;
+    addUnknown(out, log.unknownKeys);
+    return out;
+}
+
 Pull readPull(ObjectReader in) {
     Pull out;
     out.id = in.requiredText("id");
@@ -130,6 +154,8 @@ Pull readPull(ObjectReader in) {
     out.use = in.flag("use", true);
     out.reason = in.text("reason");
     out.note = in.text("note");
+    for (ObjectReader& log : in.objects("logs"))
+        out.logs.push_back(readLog(log));
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -223,6 +249,8 @@ Json pullJson(const Pull& pull) {
     out["use"] = pull.use;
     out["reason"] = pull.reason;
     out["note"] = pull.note;
+    for (const LaidLog& log : pull.logs)
+        out["logs"].push_back(logJson(log));
     addUnknown(out, pull.unknownKeys);
     return out;
 }

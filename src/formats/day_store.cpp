@@ -20,26 +20,47 @@ namespace fs = std::filesystem;
 namespace hillrun {
 namespace {
 
-std::string existingText(const Pull& pull, const StoredFiles& files) {
-    checkInside(pull.file, "day.json");
-    auto text = files.read(pull.file);
+std::string existingText(const std::string& file, const StoredFiles& files) {
+    checkInside(file, "day.json");
+    auto text = files.read(file);
     if (!text)
-        throw DataError(Problem::FileMissing, {}, {.file = pull.file});
+        throw DataError(Problem::FileMissing, {}, {.file = file});
     return std::move(*text);
 }
 
-void readRaw(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) {
-    const std::string text = existingText(pull, files);
+/// The text of a file of rows that fits its checksum, which is set where it was not known.
+std::string checkedText(const std::string& file, std::string& sha256, const StoredFiles& files,
+                        std::atomic<size_t>& total) {
+    std::string text = existingText(file, files);
     if ((total += text.size()) > budget::kDay)
         throw DataError(
             Problem::TooLarge,
             {"what the pulls of this day hold together", fmt::format("{} MiB", budget::kDay / budget::kMiB)},
-            {.file = pull.file});
+            {.file = file});
     const std::string found = sha256Hex(text);
-    if (!pull.sha256.empty() && pull.sha256 != found)
-        throw DataError(Problem::ChecksumDiffers, {pull.sha256, found}, {.file = pull.file});
-    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull)));
-    pull.sha256 = found;
+    if (!sha256.empty() && sha256 != found)
+        throw DataError(Problem::ChecksumDiffers, {sha256, found}, {.file = file});
+    sha256 = found;
+    return text;
+}
+
+/// A log that cannot be read costs its channels, never the pull.
+void readLogs(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) {
+    for (LaidLog& log : pull.logs) {
+        try {
+            const std::string text = checkedText(log.file, log.sha256, files, total);
+            log.rows = std::make_shared<const ChannelTable>(readLogText(text, log.file));
+            log.problem.clear();
+        } catch (const DataError& error) {
+            log.problem = error.what();
+        }
+    }
+}
+
+void readRaw(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) {
+    const std::string text = checkedText(pull.file, pull.sha256, files, total);
+    readLogs(pull, files, total);
+    setOwnRows(pull, std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull))));
 }
 
 /// Reads the pull files, several at once. The first problem in the order of the pulls is the one that is thrown.
@@ -89,14 +110,17 @@ std::optional<std::string> readIfThere(const StoredFiles* source, const std::str
     }
 }
 
-/// The bytes that belong to a pull. Of a pull without rows its file as it lies there; otherwise a file only counts when
-/// its checksum says that it is this pull's.
-std::optional<std::string> bytesOf(const Pull& pull, const StoredFiles* source) {
-    checkInside(pull.file, "day.json");
-    auto text = readIfThere(source, pull.file);
-    if (!pull.raw || (text && !pull.sha256.empty() && sha256Hex(*text) == pull.sha256))
+using Rows = std::shared_ptr<const ChannelTable>;
+
+/// The bytes that belong to rows. Where the rows could not be read the file as it lies there; otherwise a file only
+/// counts when its checksum says that it holds them.
+std::optional<std::string> bytesOf(const std::string& file, const std::string& sha256, const Rows& rows,
+                                   const StoredFiles* source) {
+    checkInside(file, "day.json");
+    auto text = readIfThere(source, file);
+    if (!rows || (text && !sha256.empty() && sha256Hex(*text) == sha256))
         return text;
-    return writePullText(*pull.raw);
+    return writePullText(*rows);
 }
 
 /// "pulls/p07.csv", "pulls/p07-2.csv" ...
@@ -118,9 +142,8 @@ std::string placeInFolder(const fs::path& target, const std::string& file, const
     }
 }
 
-void noteLeftBehind(const Pull& pull, std::vector<std::string>& leftBehind) {
-    leftBehind.push_back(
-        fmt::format("{} ({})", pull.file, pull.problem.empty() ? "its rows are not in memory" : pull.problem));
+std::string leftBehindText(const std::string& file, const std::string& problem) {
+    return fmt::format("{} ({})", file, problem.empty() ? "its rows are not in memory" : problem);
 }
 
 void keepAttachmentsInFolder(SavedDay& out, const fs::path& target, const StoredFiles* source) {
@@ -182,18 +205,19 @@ void saveToFolder(SavedDay& out, const fs::path& target, const StoredFiles* sour
     if (!inPlace && fs::exists(target / "day.json", error))
         throw DataError(Problem::AnotherDayThere, {}, {.file = target.string()});
     removeStaleParts(target);
-    for (Pull& pull : out.day.pulls) {
-        if (inPlace && !pull.raw)
-            continue; // what lies there stays as it is
-        const auto bytes = bytesOf(pull, source);
-        if (!bytes) {
-            noteLeftBehind(pull, out.leftBehind);
-            continue;
-        }
-        pull.file = placeInFolder(target, pull.file, *bytes);
-        if (pull.raw)
-            pull.sha256 = sha256Hex(*bytes);
-    }
+    for (Pull& pull : out.day.pulls)
+        forEachStored(pull, [&](std::string& file, std::string& sha256, const Rows& rows, const std::string& problem) {
+            if (inPlace && !rows)
+                return; // what lies there stays as it is
+            const auto bytes = bytesOf(file, sha256, rows, source);
+            if (!bytes) {
+                out.leftBehind.push_back(leftBehindText(file, problem));
+                return;
+            }
+            file = placeInFolder(target, file, *bytes);
+            if (rows)
+                sha256 = sha256Hex(*bytes);
+        });
     if (!inPlace)
         keepAttachmentsInFolder(out, target, source);
     const auto there = openStoredFiles(target, Attachments::Unpacked);
@@ -210,20 +234,21 @@ void saveToZip(SavedDay& out, const fs::path& target, const StoredFiles* source,
             if (name.starts_with("attachments/") || (inPlace && name.starts_with("pulls/")))
                 if (auto bytes = source->read(name))
                     files[name] = std::move(*bytes);
-    for (Pull& pull : out.day.pulls) {
-        auto bytes = bytesOf(pull, source);
-        if (!bytes) {
-            noteLeftBehind(pull, out.leftBehind);
-            continue;
-        }
-        if (pull.raw)
-            pull.sha256 = sha256Hex(*bytes);
-        int n = 1;
-        for (; files.contains(numbered(pull.file, n)) && files[numbered(pull.file, n)] != *bytes; ++n) {
-        }
-        pull.file = numbered(pull.file, n);
-        files[pull.file] = std::move(*bytes);
-    }
+    for (Pull& pull : out.day.pulls)
+        forEachStored(pull, [&](std::string& file, std::string& sha256, const Rows& rows, const std::string& problem) {
+            auto bytes = bytesOf(file, sha256, rows, source);
+            if (!bytes) {
+                out.leftBehind.push_back(leftBehindText(file, problem));
+                return;
+            }
+            if (rows)
+                sha256 = sha256Hex(*bytes);
+            int n = 1;
+            for (; files.contains(numbered(file, n)) && files[numbered(file, n)] != *bytes; ++n) {
+            }
+            file = numbered(file, n);
+            files[file] = std::move(*bytes);
+        });
     std::vector<std::string> names;
     for (const auto& [name, bytes] : files)
         names.push_back(name);
@@ -306,12 +331,12 @@ Pull DayOnDisk::read(size_t number) const {
 TestDay readDay(const fs::path& path, BadPulls badPulls) { return openDay(path, badPulls).day; }
 
 std::string pullFileText(const Pull& pull, const fs::path& dayPath) {
-    return existingText(pull, *openStoredFiles(dayPath, Attachments::LeftPacked));
+    return existingText(pull.file, *openStoredFiles(dayPath, Attachments::LeftPacked));
 }
 
 void takeAsItIs(Pull& pull, const fs::path& dayPath) {
     const std::string text = pullFileText(pull, dayPath);
-    pull.raw = std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull)));
+    setOwnRows(pull, std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull))));
     pull.sha256 = sha256Hex(text);
     pull.problem.clear();
 }

@@ -50,10 +50,11 @@ Verification verifyDay(const std::filesystem::path& path) {
     const TestDay day = dayFromJson(*json, "day.json");
     Verification out;
     std::set<std::string> listed;
-    for (const Pull& pull : day.pulls) {
-        out.files.push_back(verifyFile(*files, pull.file, pull.id, pull.sha256));
-        listed.insert(pull.file);
-    }
+    for (const Pull& pull : day.pulls)
+        forEachStored(pull, [&](const std::string& file, const std::string& sha256, const auto&, const auto&) {
+            out.files.push_back(verifyFile(*files, file, pull.id, sha256));
+            listed.insert(file);
+        });
     for (const Attachment& attachment : day.attachments) {
         out.files.push_back(verifyFile(*files, attachment.file, {}, attachment.sha256));
         listed.insert(attachment.file);

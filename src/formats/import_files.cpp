@@ -83,7 +83,7 @@ void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch) {
 }
 
 std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, const GatherMapping* mapping,
-                                      const ReadWatch& watch) {
+                                      const ReadWatch& watch, GatherPurpose purpose) {
     std::vector<ImportFile> out;
     for (ForeignBytes& inside : foreignBytes(path)) {
         ImportFile file;
@@ -95,6 +95,7 @@ std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, 
             file.mapping = known->name;
             file.choices = choicesFor(*known, headersOf(*file.bytes, known->choices));
         }
+        file.choices.purpose = purpose;
         readAgain(file, day, watch);
         out.push_back(std::move(file));
     }

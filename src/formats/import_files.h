@@ -28,11 +28,15 @@ struct ImportFile {
     std::optional<Atmosphere> weather;
 };
 
+/// Whether the file is wanted as a log beside pulls.
+inline bool isLog(const ImportFile& file) { return file.choices.purpose == GatherPurpose::Log; }
+
 /// The files that a path holds (one, or several in an archive), each read as well as can be: what cannot be read has
 /// its `problem`. Without a mapping given, one that knows the file is used. Throws DataError when the file itself
 /// cannot be opened.
 std::vector<ImportFile> openForImport(const std::filesystem::path& path, const TestDay& day,
-                                      const GatherMapping* mapping = nullptr, const ReadWatch& watch = {});
+                                      const GatherMapping* mapping = nullptr, const ReadWatch& watch = {},
+                                      GatherPurpose purpose = GatherPurpose::Pulls);
 /// What gauge pressures of the file count from: its weather, else the standard atmosphere of ISO 2533.
 double ambient_kpa(const ImportFile& file);
 /// Reads the file once more with its choices; builds of the same number of pulls stay.

@@ -89,28 +89,33 @@ void DayKeeper::keep(const TestDay& day, const KeptNote& note) {
         begin();
     std::vector<std::string> unsaved;
     std::vector<std::pair<Written*, std::string>> later;
-    for (const Pull& pull : day.pulls) {
-        if (!pull.raw)
-            continue;
-        if (pull.sha256.empty())
-            unsaved.push_back(pull.id);
-        Written& written = m_written[pull.raw.get()];
+    const auto keepRows = [&](const std::string& file, const std::string& sha256, const auto& rows, const auto&) {
+        if (!rows)
+            return;
+        Written& written = m_written[rows.get()];
         if (!written.rows)
-            written = {pull.raw, freeName(pull.file), pull.sha256, false};
+            written = {rows, freeName(file), sha256, false};
         if (written.stored)
-            continue;
+            return;
         if (written.sha256.empty())
-            storeRows(written, pull.file, note.dayPath);
+            storeRows(written, file, note.dayPath);
         else
-            later.emplace_back(&written, pull.file);
+            later.emplace_back(&written, file);
+    };
+    for (const Pull& pull : day.pulls) {
+        if (pull.raw && pull.sha256.empty())
+            unsaved.push_back(pull.id);
+        forEachStored(pull, keepRows);
     }
     const auto writeDay = [&] {
         TestDay kept = day;
         for (Pull& pull : kept.pulls)
-            if (const auto it = m_written.find(pull.raw.get()); pull.raw && it != m_written.end()) {
-                pull.file = it->second.file;
-                pull.sha256 = it->second.sha256;
-            }
+            forEachStored(pull, [&](std::string& file, std::string& sha256, const auto& rows, const auto&) {
+                if (const auto it = m_written.find(rows.get()); rows && it != m_written.end()) {
+                    file = it->second.file;
+                    sha256 = it->second.sha256;
+                }
+            });
         writeFileSafely(m_folder / kNoteFile, noteText(note, unsaved));
         writeFileSafely(m_folder / "day.json", dayToJson(kept)); // last: without it nothing is offered
     };
@@ -170,19 +175,34 @@ void takeFromPlace(TestDay& day, const std::string& place) {
     } catch (const DataError&) { // the place is gone: each pull says itself that its rows are not there
         return;
     }
-    for (Pull& pull : day.pulls)
-        for (const Pull& other : stored.pulls)
-            if (!pull.raw && other.raw && !pull.sha256.empty() && pull.sha256 == other.sha256) {
-                pull.raw = other.raw;
-                pull.problem.clear();
+    std::map<std::string, std::shared_ptr<const ChannelTable>> bySum;
+    for (const Pull& pull : stored.pulls)
+        forEachStored(pull, [&](const std::string&, const std::string& sha256, const auto& rows, const auto&) {
+            if (rows && !sha256.empty())
+                bySum[sha256] = rows;
+        });
+    for (Pull& pull : day.pulls) {
+        for (LaidLog& log : pull.logs)
+            if (const auto it = bySum.find(log.sha256); !log.rows && it != bySum.end()) {
+                log.rows = it->second;
+                log.problem.clear();
             }
+        const auto it = bySum.find(pull.sha256);
+        const bool found = !pull.raw && it != bySum.end();
+        if (found)
+            pull.problem.clear();
+        setOwnRows(pull, found ? it->second : ownRows(pull));
+    }
 }
 
 } // namespace
 
 TestDay readKept(const KeptDay& kept) {
     TestDay day = readDay(kept.folder, BadPulls::Keep);
-    const bool complete = std::all_of(day.pulls.begin(), day.pulls.end(), [](const Pull& pull) { return pull.raw; });
+    bool complete = true;
+    for (const Pull& pull : day.pulls)
+        forEachStored(pull,
+                      [&](const auto&, const auto&, const auto& rows, const auto&) { complete = complete && rows; });
     if (!complete && !kept.note.dayPath.empty())
         takeFromPlace(day, kept.note.dayPath);
     return day;

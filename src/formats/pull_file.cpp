@@ -200,6 +200,17 @@ void checkPull(const ChannelTable& table, const std::string& file) {
         throw DataError(Problem::NoTorqueChannel, {}, {.file = file});
 }
 
+ChannelTable readLogText(std::string_view text, const std::string& file) {
+    CsvTable csv = parseCsv(text, file);
+    const std::vector<ColumnMeaning> meanings = guessMeanings(csv);
+    ChannelTable table = toChannels(std::move(csv), meanings, 0.0, file);
+    for (const auto& [channel, problem] :
+         {std::pair{"time", Problem::NoTimeChannel}, std::pair{"engine_speed", Problem::NoSpeedChannel}})
+        if (!table.find(channel))
+            throw DataError(problem, {}, {.file = file});
+    return table;
+}
+
 ChannelTable readPullText(std::string_view text, const std::string& file, double ambient_kpa) {
     CsvTable csv = parseCsv(text, file);
     const std::vector<ColumnMeaning> meanings = guessMeanings(csv);

@@ -35,6 +35,9 @@ ChannelTable toChannels(CsvTable table, const std::vector<ColumnMeaning>& meanin
 /// torque, power or roller speed, and that time does not run back. Throws DataError.
 ChannelTable readPullText(std::string_view text, const std::string& file, double ambient_kpa);
 
+/// Reads the file of a second log, as Hill Run writes it: time and engine speed, no torque needed. Throws DataError.
+ChannelTable readLogText(std::string_view text, const std::string& file);
+
 /// What `readPullText` checks, for tables of another origin. Throws DataError.
 void checkPull(const ChannelTable& table, const std::string& file);
 

@@ -222,6 +222,59 @@ TEST_CASE("import tells what it understood, doubts aloud and can be strict") {
     CHECK(readDay(day).pulls[1].raw->find("engine_speed")->values.front() == 2000.0);
 }
 
+TEST_CASE("a second log is laid onto its pull, by its speed or by hand, and a stranger's is refused") {
+    const test::TemporaryFolder temporary;
+    const std::string day = (temporary.path() / "day").string();
+    fs::copy(test::rollerDay(), day, fs::copy_options::recursive);
+    const TestDay before = readDay(day);
+    const ChannelTable& rows = *before.pulls[2].raw;
+    const std::string log = (temporary.path() / "ECU.csv").string();
+    {
+        std::ofstream out(log);
+        out << "Time [s],Engine speed [rpm],Knock count\n";
+        for (size_t i = 0; i < rows.rows(); i += 2)
+            out << rows.find("time")->values[i] + 4.25 << ',' << rows.find("engine_speed")->values[i] << ",40\n";
+    }
+    const auto laid = run("import " + log + " --onto p03 --into " + day + " --json");
+    REQUIRE(laid.status == 0);
+    const Json one = laid.json()["files"][0]["logs"][0];
+    CHECK(one["pull"] == "p03");
+    CHECK(one["lag_s"].get<double>() == Approx(4.25).margin(0.005));
+    CHECK(one["fits_as_well"].empty());
+    CHECK(one["channels"] == Json{"engine_speed_ecu", "Knock count"});
+    CHECK(readDay(day).pulls[2].raw->find("Knock count"));
+    CHECK(run("verify " + day).status == 0);
+
+    const auto wrong = run("import " + log + " --onto p04 --into " + day);
+    CHECK(wrong.status == 1);
+    CHECK(wrong.error.find("p0") != std::string::npos);
+    CHECK(readDay(day).pulls[3].logs.empty());
+    const auto all = run("import " + log + " --onto all --into " + day);
+    CHECK(all.status == 0);
+    CHECK(all.error.find("not onto p04") != std::string::npos);
+    CHECK(run("import " + log + " --onto p03 --lag-s 4 --into " + day).status == 0);
+    CHECK(readDay(day).pulls[2].logs[0].clock == LogClock{4.0, 0.0});
+    CHECK(run("import " + log + " --onto p99 --into " + day).status == 1);
+    CHECK(run("import " + log + " --onto all --lag-s 4 --into " + day).status == 2);
+    CHECK(run("import " + log + " --onto p03").status == 2);
+}
+
+TEST_CASE("a log that fits several pulls alike goes onto the one that is named, with a word, and onto none by itself") {
+    const test::TemporaryFolder temporary;
+    const std::string day = (temporary.path() / "day").string();
+    fs::copy(test::demoDay(), day, fs::copy_options::recursive); // a brake that repeats its sweep to the revolution
+    const std::string log = (temporary.path() / "ECU.csv").string();
+    fs::copy(fs::path(day) / "pulls/p03.csv", log);
+    const auto all = run("import " + log + " --onto all --into " + day);
+    CHECK(all.status == 1);
+    CHECK(all.error.find("as well") != std::string::npos);
+    CHECK(run("import " + log + " --onto p03 --strict --into " + day).status == 1);
+    const auto named = run("import " + log + " --onto p03 --into " + day);
+    CHECK(named.status == 0);
+    CHECK(named.error.find("the log fits p0") != std::string::npos);
+    CHECK(readDay(day).pulls[2].raw->find("torque_ecu"));
+}
+
 TEST_CASE("export writes each kind of file") {
     const test::TemporaryFolder temporary;
     for (const char* ending : {"zip", "csv", "json", "pdf", "svg"}) {

@@ -33,6 +33,16 @@ QString unitOf(const std::string& channel, const TestDay& day, const std::string
     return unit == u"C"_s ? u"\u00B0C"_s : unit;
 }
 
+/// "lambda"; of a log laid on the pull "lambda, from ecu-log".
+QString labelOf(const std::string& channel, const TestDay& day, const std::string& id) {
+    const Pull* pull = findPull(day, id);
+    const auto joined = pull ? joinedColumn(*pull, channel) : std::nullopt;
+    if (!joined)
+        return qs(channelLabel(channel));
+    const LaidLog& log = pull->logs[joined->log];
+    return QObject::tr("%1, from %2").arg(qs(channelLabel(log.rows->columns[joined->column].name)), qs(log.name));
+}
+
 /// The channels that steer an engine first, then the other known ones, then the rest by name.
 std::vector<std::string> namesInOrder(const Curve& curve) {
     std::vector<const ChannelInfo*> known;
@@ -59,7 +69,7 @@ std::vector<PullColumn> quantitiesOf(const TestDay& day, const std::vector<const
                                      const PullResult& chosen) {
     std::vector<PullColumn> out;
     for (const std::string& name : namesInOrder(*chosen.curve)) {
-        PullColumn one{name, qs(channelLabel(name)), unitOf(name, day, chosen.id), {}, {}};
+        PullColumn one{name, labelOf(name, day, chosen.id), unitOf(name, day, chosen.id), {}, {}};
         for (const PullResult* pull : pulls)
             if (const auto it = pull->curve->channels().find(name); it != pull->curve->channels().end())
                 one.values[pull->id] = it->second;

@@ -97,9 +97,8 @@ void DayDocument::show(TestDay day, const fs::path& path, const std::string& sta
     m_path = path;
     m_stamp = stamp.empty() && !path.empty() ? dayStamp(path) : stamp;
     m_stored.clear();
-    for (const Pull& pull : day.pulls)
-        if (pull.raw && !pull.sha256.empty() && !path.empty())
-            m_stored[pull.raw.get()] = {pull.raw, pull.file, pull.sha256};
+    if (!path.empty())
+        noteStored(day);
     m_lock.release();
     if (path.empty())
         setAccess(DayAccess::NoPlace, {});
@@ -232,19 +231,27 @@ void DayDocument::askTried() {
 
 /// Rows that lie on disk keep the place they lie at, whatever state of the day is shown.
 void DayDocument::nameStored(TestDay& day) const {
-    for (Pull& pull : day.pulls) {
-        const auto it = m_stored.find(pull.raw.get());
-        if (!pull.raw || it == m_stored.end())
-            continue;
-        pull.file = it->second.file;
-        pull.sha256 = it->second.sha256;
-    }
+    for (Pull& pull : day.pulls)
+        forEachStored(pull, [&](std::string& file, std::string& sha256, const auto& rows, const auto&) {
+            const auto it = m_stored.find(rows.get());
+            if (!rows || it == m_stored.end())
+                return;
+            file = it->second.file;
+            sha256 = it->second.sha256;
+        });
+}
+
+/// Where the rows of a day lie that was read or written.
+void DayDocument::noteStored(const TestDay& day) {
+    for (const Pull& pull : day.pulls)
+        forEachStored(pull, [&](const std::string& file, const std::string& sha256, const auto& rows, const auto&) {
+            if (rows && !sha256.empty())
+                m_stored[rows.get()] = {rows, file, sha256};
+        });
 }
 
 void DayDocument::takeStored(const TestDay& saved) {
-    for (const Pull& pull : saved.pulls)
-        if (pull.raw)
-            m_stored[pull.raw.get()] = {pull.raw, pull.file, pull.sha256};
+    noteStored(saved);
     m_day.attachments = saved.attachments;
     nameStored(m_day);
 }

@@ -102,6 +102,7 @@ private:
     void setAccess(DayAccess access, const QString& words);
     void takeStored(const TestDay& saved);
     void nameStored(TestDay& day) const;
+    void noteStored(const TestDay& day);
     SavedDay writeTo(const std::filesystem::path& target);
 
     TestDay m_state; ///< as the undo stack knows it

@@ -38,9 +38,8 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 14, 16, 14);
     column->setSpacing(8);
-    m_title = new PlainLabel(this);
-    m_title->setProperty("title", true);
-    column->addWidget(m_title);
+    takeLogsForLogs();
+    column->addLayout(makeTitleRow());
     m_halves = new QSplitter(Qt::Horizontal, this);
     m_halves->setChildrenCollapsible(false);
     m_raw = new RawTextPanel(theme, this);
@@ -60,9 +59,10 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     column->addLayout(makeButtons());
     connect(m_raw, &RawTextPanel::choicesChanged, this, [this](const GatherChoices& choices) {
         choose([&](GatherChoices& all) {
-            const ColumnChoices columns = all.columns;
-            all = choices;
-            all.columns = columns;
+            GatherChoices said = choices;
+            said.columns = all.columns;
+            said.purpose = all.purpose;
+            all = said;
         });
     });
     connect(&m_reader, &ImportReader::progressed, this,
@@ -75,6 +75,34 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     fillPulls();
     showPull(0, 0);
     validate();
+}
+
+/// A file without torque that comes to a day with pulls is what another device recorded beside them.
+void ImportDialog::takeLogsForLogs() {
+    const bool pulls = std::any_of(m_day.pulls.begin(), m_day.pulls.end(), [](const Pull& pull) { return pull.raw; });
+    for (ImportFile& file : m_files)
+        if (pulls && file.problem && file.problem->problem() == Problem::NoTorqueChannel) {
+            file.choices.purpose = GatherPurpose::Log;
+            readAgain(file, m_day);
+        }
+}
+
+QLayout* ImportDialog::makeTitleRow() {
+    auto* row = new QHBoxLayout;
+    m_title = new PlainLabel(this);
+    m_title->setProperty("title", true);
+    m_title->setWordWrap(true);
+    row->addWidget(m_title, 1);
+    row->addWidget(new PlainLabel(tr("This file holds"), this));
+    m_purpose = new QComboBox(this);
+    m_purpose->setObjectName(u"importPurpose"_s);
+    m_purpose->setAccessibleName(tr("What the file holds"));
+    m_purpose->addItems({tr("pulls"), tr("a log beside pulls")});
+    connect(m_purpose, &QComboBox::activated, this, [this](int index) {
+        choose([&](GatherChoices& all) { all.purpose = index == 1 ? GatherPurpose::Log : GatherPurpose::Pulls; });
+    });
+    row->addWidget(m_purpose);
+    return row;
 }
 
 QWidget* ImportDialog::makeRight() {
@@ -207,7 +235,9 @@ void ImportDialog::fillPulls() {
                          ? tr("%1 cannot be read yet. Say at the left how it is written, or what its columns mean.")
                                .arg(counted(unread, tr("file"), tr("files")))
                          : tr("%1 in %2. Check what was understood.")
-                               .arg(counted(pulls, tr("pull"), tr("pulls")),
+                               .arg(std::all_of(m_files.begin(), m_files.end(), isLog)
+                                        ? counted(pulls, tr("log"), tr("logs"))
+                                        : counted(pulls, tr("pull"), tr("pulls")),
                                     counted(static_cast<qsizetype>(m_files.size()), tr("file"), tr("files"))));
 }
 
@@ -219,6 +249,7 @@ void ImportDialog::showPull(size_t file, size_t pull) {
 
 void ImportDialog::showFile() {
     m_raw->show(current());
+    m_purpose->setCurrentIndex(isLog(current()) ? 1 : 0);
     if (current().gathered)
         m_columns->show(*current().gathered);
     else
@@ -321,7 +352,9 @@ void ImportDialog::applyMapping(const QString& name) {
         std::vector<size_t> all;
         for (size_t i = 0; i < m_files.size(); ++i) {
             m_files[i].mapping = mapping.name;
+            const GatherPurpose purpose = m_files[i].choices.purpose;
             m_files[i].choices = choicesFor(mapping, headersOf(*m_files[i].bytes, mapping.choices));
+            m_files[i].choices.purpose = purpose;
             all.push_back(i);
         }
         readThese(all);
@@ -373,6 +406,15 @@ QString ImportDialog::problem() const {
             return QString::fromUtf8(file.problem->what());
         if (std::any_of(file.builds.begin(), file.builds.end(), [](const std::string& b) { return b.empty(); }))
             return tr("Say which build %1 belongs to.").arg(shortName(file));
+        if (isLog(file)) {
+            ++used;
+            try {
+                (void)logTableOf(*file.gathered, ambient_kpa(file));
+            } catch (const DataError& error) {
+                return QString::fromUtf8(error.what());
+            }
+            continue;
+        }
         std::set<size_t> tried; // the pulls behind each other share their columns: one speaks for all
         for (const GatheredPull& pull : file.gathered->pulls) {
             used += pull.use ? 1 : 0;
@@ -393,6 +435,7 @@ void ImportDialog::validate() {
     m_problem->setText(words);
     m_problem->setVisible(!words.isEmpty());
     m_import->setEnabled(words.isEmpty());
+    m_import->setText(std::all_of(m_files.begin(), m_files.end(), isLog) ? tr("Lay onto pulls \u2026") : tr("Import"));
 }
 
 void ImportDialog::accept() {

@@ -34,6 +34,8 @@ public Q_SLOTS:
 
 private:
     QWidget* makeRight();
+    QLayout* makeTitleRow();
+    void takeLogsForLogs();
     QLayout* makeWeatherRow();
     QLayout* makeMappingRow();
     QLayout* makeButtons();
@@ -61,6 +63,7 @@ private:
     size_t m_current = 0;
     size_t m_currentPull = 0;
     QLabel* m_title = nullptr;
+    QComboBox* m_purpose = nullptr;
     RawTextPanel* m_raw = nullptr;
     PullTable* m_pullTable = nullptr;
     PullPicture* m_picture = nullptr;

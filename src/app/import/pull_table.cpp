@@ -22,6 +22,15 @@ enum ColumnOfPulls { Use, Name, BuildOf, What, Started };
 constexpr int kRow_px = 34;
 constexpr int kRowsSeen = 5; ///< more are scrolled to
 
+/// "842 rows, 41.9 s beside pulls"
+QString logText(const ImportFile& file) {
+    const GatheredPull& rows = file.gathered->pulls.front();
+    const std::vector<double>& time = file.gathered->axes[rows.axis];
+    return PullTable::tr("%1 rows, %2 s, to lie beside pulls")
+        .arg(rows.rows.rows())
+        .arg(time[rows.rows.last] - time[rows.rows.first], 0, 'f', 1);
+}
+
 /// "2 010–6 990 rpm · 8.1 s · 71.9 kW", uncorrected
 QString whatItIs(const ImportFile& file, const GatheredPull& pull) {
     if (!(pull.sweep_rpm.high > 0.0))
@@ -84,6 +93,12 @@ void PullTable::fillRow(int row, const ImportFile& file) {
     auto* name = new QTableWidgetItem(shortName(file));
     name->setToolTip(qs(file.path));
     setItem(row, Name, name);
+    if (at.readable && isLog(file)) {
+        auto* what = new QTableWidgetItem(logText(file));
+        what->setFont(fonts::numbers(11));
+        setItem(row, What, what);
+        return;
+    }
     if (at.readable) {
         fillPull(row, file, file.gathered->pulls[at.pull], name);
         return;

@@ -251,6 +251,41 @@ void DayFiles::showImport(const ReadFiles& read) {
 }
 
 void DayFiles::takeImport(const std::vector<ImportFile>& files) {
+    std::vector<ImportFile> pulls;
+    std::vector<ImportFile> logs;
+    for (const ImportFile& file : files)
+        (isLog(file) ? logs : pulls).push_back(file);
+    if (!pulls.empty())
+        takePulls(pulls);
+    layLogs(std::move(logs));
+}
+
+void DayFiles::layLogs(std::vector<ImportFile> logs) {
+    if (logs.empty())
+        return;
+    const ImportFile first = logs.front();
+    logs.erase(logs.begin());
+    (void)guarded(tr("The log could not be read"), [&] {
+        auto* dialog =
+            new LayLogDialog(m_document.day(), m_selection.pull(), first, logRows(first), m_look.theme(), m_window);
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        connect(dialog, &QDialog::accepted, this, [this, dialog] { takeLog(*dialog); });
+        connect(dialog, &QDialog::finished, this, [this, logs] { layLogs(logs); });
+        dialog->open();
+    });
+}
+
+void DayFiles::takeLog(const LayLogDialog& dialog) {
+    const std::string& name = dialog.logName();
+    m_document.edit(tr("Lay on %1").arg(qs(name)), [&](TestDay& day) {
+        for (const LayLogDialog::Chosen& one : dialog.chosen())
+            if (Pull* pull = findPull(day, one.pull); pull && ownRows(*pull))
+                layOn(*pull, logFor(*pull, name, dialog.rows(), one.clock));
+    });
+    Q_EMIT imported();
+}
+
+void DayFiles::takePulls(const std::vector<ImportFile>& files) {
     if (!m_document.isOpen()) {
         TestDay day;
         day.name = tr("New day").toStdString();

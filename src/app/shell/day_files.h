@@ -6,6 +6,7 @@
 #include "app/document/day_reader.h"
 #include "app/document/selection.h"
 #include "app/import/import_reader.h"
+#include "app/import/lay_log_dialog.h"
 #include "app/look/theme.h"
 #include "app/shell/day_offers.h"
 #include "app/shell/dialogs.h"
@@ -56,6 +57,10 @@ private:
     void tellSaved(const QString& words, const std::vector<std::string>& leftBehind);
     void showImport(const ReadFiles& read);
     void takeImport(const std::vector<ImportFile>& files);
+    void takePulls(const std::vector<ImportFile>& files);
+    /// Opens the window for the first of these logs, and for the others when that is done.
+    void layLogs(std::vector<ImportFile> logs);
+    void takeLog(const LayLogDialog& dialog);
     void addRecent(const std::filesystem::path& path);
     /// Runs something that may throw a DataError and shows its message. True when it went well.
     bool guarded(const QString& what, const std::function<void()>& work);

@@ -41,7 +41,7 @@ bool beginsWith(const ChannelTable& whole, const ChannelTable& begin) {
 
 bool isInDay(const Pull& left, const TestDay& day) {
     return std::any_of(day.pulls.begin(), day.pulls.end(),
-                       [&](const Pull& pull) { return pull.raw && beginsWith(*pull.raw, *left.raw); });
+                       [&](const Pull& pull) { return pull.raw && beginsWith(*ownRows(pull), *left.raw); });
 }
 
 void dropJournal(const fs::path& journal) {
@@ -295,7 +295,7 @@ void DayOffers::offerRepair(const Pull& pull) {
                          [this, id = pull.id, repaired] {
                              m_document.edit(tr("Repair %1").arg(qs(id)), [&](TestDay& day) {
                                  Pull& one = *findPull(day, id);
-                                 one.raw = std::make_shared<const ChannelTable>(repaired.table);
+                                 setOwnRows(one, std::make_shared<const ChannelTable>(repaired.table));
                                  one.sha256.clear();
                                  one.problem.clear();
                                  one.note += (one.note.empty() ? "repaired: " : "; repaired: ") + repaired.done;

@@ -79,7 +79,7 @@ namespace {
 /// By the rows, or where they are not in memory by their checksums.
 bool holdsSameRows(const Pull& a, const Pull& b) {
     if (a.raw && b.raw)
-        return a.raw->rows() > 0 && sameRows(*a.raw, *b.raw);
+        return a.raw->rows() > 0 && sameRows(*ownRows(a), *ownRows(b));
     return !a.raw && !b.raw && a.problem.empty() && b.problem.empty() && !a.sha256.empty() && a.sha256 == b.sha256;
 }
 
@@ -126,6 +126,31 @@ std::optional<double> stationPressure_kpa(const Pull& pull) {
 double gaugeReference_kpa(const Pull& pull) {
     constexpr double standard_kpa = 101.325;
     return stationPressure_kpa(pull).value_or(standard_kpa);
+}
+
+const std::shared_ptr<const ChannelTable>& ownRows(const Pull& pull) { return pull.own ? pull.own : pull.raw; }
+
+void setOwnRows(Pull& pull, std::shared_ptr<const ChannelTable> rows) {
+    pull.raw = std::move(rows);
+    pull.own.reset();
+    const bool joins = std::any_of(pull.logs.begin(), pull.logs.end(), [](const LaidLog& log) { return log.rows; });
+    if (!pull.raw || !joins)
+        return;
+    pull.own = pull.raw;
+    pull.raw = std::make_shared<const ChannelTable>(joinedTable(*pull.own, pull.logs));
+}
+
+void setLogs(Pull& pull, std::vector<LaidLog> logs) {
+    pull.logs = std::move(logs);
+    setOwnRows(pull, ownRows(pull));
+}
+
+std::optional<JoinedColumn> joinedColumn(const Pull& pull, const std::string& channel) {
+    if (pull.own)
+        for (const JoinedColumn& column : joinedColumns(*pull.own, pull.logs))
+            if (column.name == channel)
+                return column;
+    return std::nullopt;
 }
 
 const Build* findBuild(const TestDay& day, const std::string& id) {

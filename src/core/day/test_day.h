@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/channels/channel_table.h"
+#include "core/day/laid_log.h"
 #include "core/day/part_role.h"
 #include "core/day/plan.h"
 #include "core/units/rpm_range.h"
@@ -134,10 +135,27 @@ struct Pull {
     std::string note;
     std::string unknownKeys;
     std::string unknownWeatherKeys;
-    std::shared_ptr<const ChannelTable> raw; ///< null when it could not be read
+    std::vector<LaidLog> logs; ///< laid on it by `setLogs`
+    /// Its rows, with the channels of its logs among them; null when they could not be read. Set by `setOwnRows`.
+    std::shared_ptr<const ChannelTable> raw;
+    std::shared_ptr<const ChannelTable> own; ///< its file's rows alone where `raw` holds more, else null
     std::string problem;                     ///< why it could not be read
     bool operator==(const Pull&) const = default;
 };
+
+/// The rows of the pull's own file, without its logs'.
+const std::shared_ptr<const ChannelTable>& ownRows(const Pull& pull);
+void setOwnRows(Pull& pull, std::shared_ptr<const ChannelTable> rows);
+void setLogs(Pull& pull, std::vector<LaidLog> logs);
+/// Where a channel of the pull comes from when it is one of its logs'; nothing for its own.
+std::optional<JoinedColumn> joinedColumn(const Pull& pull, const std::string& channel);
+
+/// Everything of a pull that lies in a file of rows, its own first: visit(file, sha256, rows, problem).
+template <class PullOrConst, class Visit> void forEachStored(PullOrConst& pull, const Visit& visit) {
+    visit(pull.file, pull.sha256, ownRows(pull), pull.problem);
+    for (auto& log : pull.logs)
+        visit(log.file, log.sha256, log.rows, log.problem);
+}
 
 enum class LossMethod { None, CoastDown, Percent };
 

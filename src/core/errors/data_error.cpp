@@ -92,6 +92,18 @@ constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
      "Export it as text (CSV) from the program that wrote it, and import that."},
     {Problem::Doubted, "{0} doubts, and nothing doubtful was to be taken",
      "Put right what is doubted, or leave --strict away."},
+    {Problem::LogTooShort, "the log is too short to be laid onto the pull: {0}",
+     "Choose the log of this pull, with the whole sweep in it."},
+    {Problem::LogSteady, "nothing to lay the log on by: a speed moves by {0} rpm only",
+     "Choose a log with the sweep in it, or set its time by hand."},
+    {Problem::LogDiffers, "the log is not of this pull: its engine speed differs {0} at best, {1} rpm would be usual",
+     "Choose the log that was recorded with this pull."},
+    {Problem::LogAmbiguous, "the log fits in two places alike, {0} s and {1} s after the pull's clock",
+     "Cut the log to this pull, or set its time by hand."},
+    {Problem::LogOfAnother, "this stretch of the log fits {0} better",
+     "Choose the log that was recorded with this pull."},
+    {Problem::LogFitsSeveral, "the log fits {0} as well: their speeds run alike",
+     "Name the one pull that it was recorded with."},
 }};
 
 const Words& wordsOf(Problem problem) {

@@ -65,6 +65,12 @@ enum class Problem {
     PlaceGone,
     OtherKind,
     Doubted,
+    LogTooShort,
+    LogSteady,
+    LogDiffers,
+    LogAmbiguous,
+    LogOfAnother,
+    LogFitsSeveral,
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 

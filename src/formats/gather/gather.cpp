@@ -119,6 +119,8 @@ private:
         return axis;
     }
 
+    [[nodiscard]] bool forLog() const { return m_choices.purpose == GatherPurpose::Log; }
+
     /// Throws what is missing for a pull: time, speed, or torque and power.
     void checkGroup(const ColumnGroup& group, bool timed, bool turning, bool rollers) const {
         const Place place{.file = m_file, .line = m_out.table.headerLine};
@@ -126,7 +128,7 @@ private:
             throw DataError(Problem::NoTimeChannel, {}, place);
         if (!turning && !rollers)
             throw DataError(Problem::NoSpeedChannel, {}, place);
-        if (!find(group, "torque") && !find(group, "power") && !rollers)
+        if (!forLog() && !find(group, "torque") && !find(group, "power") && !rollers)
             throw DataError(Problem::NoTorqueChannel, {}, place);
     }
 
@@ -134,6 +136,8 @@ private:
     [[nodiscard]] std::vector<RowPull> piecesOf(const ColumnGroup& group, const std::vector<double>& seconds,
                                                 std::optional<size_t> speed, size_t rows, bool alone) const {
         std::vector<RowPull> out;
+        if (forLog())
+            return {{{0, rows - 1}, CutReason::None, 0.0, ""}};
         if (m_choices.pulls && alone) {
             for (const RowSpan& span : *m_choices.pulls)
                 if (span.first <= span.last && span.last < rows)
@@ -225,7 +229,7 @@ private:
     /// The climb of its speed: how far and how long.
     void describe(GatheredPull& pull) {
         const auto speed = find(pull.columns, "engine_speed");
-        if (!speed)
+        if (!speed || forLog())
             return;
         const RawPull raw{m_out.table, pull.columns, pull.rows};
         const std::vector<double> rpm = valuesOf(raw, m_out.columns[*speed], *speed, 0.0);
@@ -296,7 +300,9 @@ GatheredFile gather(std::string_view bytes, const std::string& file, const Gathe
     return Gatherer(file, choices).gather(bytes, watch);
 }
 
-ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double ambient_kpa) {
+namespace {
+
+ChannelTable channelsOf(const GatheredFile& file, const GatheredPull& pull, double ambient_kpa) {
     CsvTable csv;
     std::vector<ColumnMeaning> meanings;
     const RawPull raw{file.table, pull.columns, pull.rows};
@@ -331,8 +337,23 @@ ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double 
              valuesOf(raw, column, i, ambient_kpa));
     }
     csv.headerLine = file.table.headerLine;
-    ChannelTable out = toChannels(std::move(csv), meanings, 0.0, file.name);
+    return toChannels(std::move(csv), meanings, 0.0, file.name);
+}
+
+} // namespace
+
+ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double ambient_kpa) {
+    ChannelTable out = channelsOf(file, pull, ambient_kpa);
     checkPull(out, file.name);
+    return out;
+}
+
+ChannelTable logTableOf(const GatheredFile& file, double ambient_kpa) {
+    if (file.problem)
+        throw DataError(*file.problem);
+    ChannelTable out = channelsOf(file, file.pulls.front(), ambient_kpa);
+    if (!out.find("engine_speed"))
+        throw DataError(Problem::NoSpeedChannel, {}, {.file = file.name});
     return out;
 }
 

@@ -19,8 +19,15 @@
 
 namespace hillrun {
 
+/// What the file is wanted for.
+enum class GatherPurpose {
+    Pulls, ///< rows of time, speed, and torque or power
+    Log,   ///< what another device recorded beside pulls: time and speed are enough, and it is never split
+};
+
 /// What somebody may decide in place of the program.
 struct GatherChoices {
+    GatherPurpose purpose = GatherPurpose::Pulls;
     std::optional<TextEncoding> encoding;
     TableChoices table;
     std::optional<double> rate_hz;
@@ -64,6 +71,9 @@ GatheredFile gather(std::string_view bytes, const std::string& file, const Gathe
 
 /// One pull with every channel in the units of the pull file. Throws DataError (what `checkPull` finds).
 ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double ambient_kpa);
+
+/// The rows of a file that was read as a log, likewise. Throws DataError.
+ChannelTable logTableOf(const GatheredFile& file, double ambient_kpa);
 
 /// The notes that somebody should look at.
 GatherNotes doubtsOf(const GatherNotes& notes);

@@ -1,0 +1,173 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "cli/onto_command.h"
+
+#include "cli/commands.h"
+#include "core/errors/shown_text.h"
+#include "formats/day_lock.h"
+#include "formats/day_store.h"
+#include "formats/gather/gather_summary.h"
+#include "formats/import_logs.h"
+#include "formats/json_reader.h"
+
+#include <algorithm>
+#include <chrono>
+#include <fmt/format.h>
+#include <fmt/ranges.h>
+
+namespace fs = std::filesystem;
+
+namespace hillrun::cli {
+namespace {
+
+constexpr std::chrono::seconds kWaitForOthers{60};
+
+/// A log and where it lies.
+struct Laid {
+    ImportFile file;
+    std::vector<LogOnPull> tried; ///< of the pulls asked for
+};
+
+ImportFile openLog(const std::string& path, const TestDay& day, const std::string& mapping) {
+    std::optional<GatherMapping> known;
+    if (!mapping.empty())
+        known = loadMapping(mapping);
+    auto files = openForImport(path, day, known ? &*known : nullptr, {}, GatherPurpose::Log);
+    if (files.size() != 1)
+        throw WrongUse("an archive of several logs: lay them on one by one");
+    return std::move(files.front());
+}
+
+DataError alikeError(const LogOnPull& one) {
+    return {Problem::LogFitsSeveral, {fmt::format("{}", fmt::join(one.alike, ", "))}, {.key = one.pull}};
+}
+
+/// Where the log lies on the pulls asked for. A pull that was asked for by name keeps a log that fits others as well;
+/// of all pulls none does.
+std::vector<LogOnPull> place(const TestDay& day, const ImportFile& file, const ChannelTable& log,
+                             const OntoOptions& o) {
+    if (o.lag_s) {
+        const Pull* pull = findPull(day, o.pulls.front());
+        if (!pull || !ownRows(*pull))
+            throw DataError(Problem::UnknownPull, {o.pulls.front()}, {.file = o.day});
+        return {{pull->id, judgeLog(*ownRows(*pull), log, {*o.lag_s, 0.0}), {}, {}}};
+    }
+    std::vector<LogOnPull> out = tryLog(day, log, logZero_s(file));
+    for (const std::string& id : o.pulls)
+        if (!findPull(day, id) && id != "all")
+            throw DataError(Problem::UnknownPull, {id}, {.file = o.day});
+    if (o.pulls.front() == "all") {
+        for (LogOnPull& one : out)
+            if (one.fit && !one.alike.empty()) {
+                one.fit.reset();
+                one.whyNot = alikeError(one);
+            }
+        return out;
+    }
+    std::erase_if(out, [&](const LogOnPull& one) {
+        return std::find(o.pulls.begin(), o.pulls.end(), one.pull) == o.pulls.end();
+    });
+    return out;
+}
+
+/// What the operator has to know besides: doubts of the file, and pulls that the log fits as well.
+std::vector<std::string> doubtsOf(const Laid& laid) {
+    std::vector<std::string> out;
+    for (const GatherNote& note : hillrun::doubtsOf(laid.file.gathered->notes))
+        out.push_back(noteLine(note));
+    for (const LogOnPull& one : laid.tried)
+        if (one.fit && !one.alike.empty())
+            out.push_back(alikeError(one).what());
+    return out;
+}
+
+/// A pull that was asked for by name has to fit; of all of them one has to.
+void refuse(const std::vector<LogOnPull>& tried, const std::string& file, bool all) {
+    const auto fits = [](const LogOnPull& one) { return one.fit.has_value(); };
+    if (all && std::any_of(tried.begin(), tried.end(), fits))
+        return;
+    for (const LogOnPull& one : tried)
+        if (!one.fit)
+            throw DataError(one.whyNot->problem(), one.whyNot->details(), {.file = shownText(file), .key = one.pull});
+    if (tried.empty())
+        throw DataError(Problem::NothingToCompare, {"the day has no pulls"}, {.file = file});
+}
+
+std::vector<std::string> channelsOf(const Pull& pull, const std::string& log) {
+    std::vector<std::string> out;
+    for (const JoinedColumn& column : joinedColumns(*ownRows(pull), pull.logs))
+        if (pull.logs[column.log].name == log)
+            out.push_back(column.name);
+    return out;
+}
+
+Json logJson(const TestDay& day, const LogOnPull& one, const std::string& name) {
+    if (!one.fit)
+        return {{"pull", one.pull}, {"error", one.whyNot->what()}};
+    return {{"pull", one.pull},
+            {"fits_as_well", one.alike},
+            {"lag_s", one.fit->clock.lag_s},
+            {"drift_pct", 100.0 * one.fit->clock.drift},
+            {"overlap_s", one.fit->overlap_s},
+            {"misfit_rpm", one.fit->misfit_rpm},
+            {"expected_rpm", one.fit->expected_rpm},
+            {"channels", channelsOf(*findPull(day, one.pull), name)}};
+}
+
+void tell(const TestDay& day, const std::vector<Laid>& all, const OntoOptions& o) {
+    Json files = Json::array();
+    for (const Laid& laid : all) {
+        const std::string name = logNameOf(laid.file);
+        Json file = {{"file", laid.file.name}, {"logs", Json::array()}, {"warnings", Json::array()}};
+        for (const LogOnPull& one : laid.tried) {
+            file["logs"].push_back(logJson(day, one, name));
+            if (!o.json && one.fit)
+                fmt::print("{} onto {}: its clock shows {:.3f} s more and runs {:+.3f} % fast, {:.1f} s together, "
+                           "speeds apart by {:.1f} rpm ({:.1f} usual)\n  adds {}\n",
+                           shownText(laid.file.name), one.pull, one.fit->clock.lag_s, 100.0 * one.fit->clock.drift,
+                           one.fit->overlap_s, one.fit->misfit_rpm, one.fit->expected_rpm,
+                           fmt::join(channelsOf(*findPull(day, one.pull), name), ", "));
+            else if (!one.fit)
+                fmt::print(stderr, "hillrun-cli: not onto {}: {}\n", one.pull, one.whyNot->what());
+        }
+        for (const GatherNote& note : hillrun::doubtsOf(laid.file.gathered->notes))
+            file["warnings"].push_back({{"code", gatherCodeName(note.code)},
+                                        {"place", placeText(note.place)},
+                                        {"text", gatherNoteText(note)}});
+        files.push_back(std::move(file));
+    }
+    if (o.json)
+        fmt::print("{}\n", dumpJson({{"files", files}}));
+}
+
+} // namespace
+
+void layOnto(const OntoOptions& o) {
+    if (o.lag_s && (o.pulls.size() != 1 || o.pulls.front() == "all" || o.files.size() != 1))
+        throw WrongUse("--lag-s goes with one log and one pull");
+    const fs::path target = fs::path(o.day).filename() == "day.json" ? fs::path(o.day).parent_path() : fs::path(o.day);
+    const FileLock lock = lockDayBriefly(target, kWaitForOthers);
+    TestDay day = readDay(target, BadPulls::Keep);
+    std::vector<Laid> all;
+    for (const std::string& path : o.files) {
+        Laid laid{openLog(path, day, o.mapping), {}};
+        const auto rows = logRows(laid.file);
+        laid.tried = place(day, laid.file, *rows, o);
+        refuse(laid.tried, path, o.pulls.front() == "all");
+        const std::vector<std::string> doubts = doubtsOf(laid);
+        for (const std::string& doubt : doubts)
+            fmt::print(stderr, "hillrun-cli: {}\n", doubt);
+        if (o.strict && !doubts.empty())
+            throw DataError(Problem::Doubted, {std::to_string(doubts.size())});
+        for (const LogOnPull& one : laid.tried)
+            if (Pull* pull = findPull(day, one.pull); pull && one.fit)
+                layOn(*pull, logFor(*pull, logNameOf(laid.file), rows, one.fit->clock));
+        all.push_back(std::move(laid));
+    }
+    if (!lock.holds())
+        throw DataError(Problem::DayTakenOver, {"nothing was imported"}, {.file = o.day});
+    saveDay(day, target, target);
+    tell(day, all, o);
+}
+
+} // namespace hillrun::cli

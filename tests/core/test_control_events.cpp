@@ -157,10 +157,32 @@ TEST_CASE("a figure that is off by the factor of a unit asks which") {
         INFO(factor);
         CHECK(against.places(scaled(factor)).find("wrong_unit") != std::string::npos);
     }
+    // Gaps in the other pull's curve do not hide it.
+    Against holed{Sketch()};
+    for (size_t i = 20; i < 30; ++i)
+        holed.curve.torque_nm[i] = std::nan("");
+    CHECK(holed.places(scaled(1.3558)).find("wrong_unit") != std::string::npos);
     for (const double factor : {1.1, 0.9, 1.25, 0.8}) { // an engine may do that
         INFO(factor);
         CHECK(against.places(scaled(factor)).find("wrong_unit") == std::string::npos);
     }
+}
+
+TEST_CASE("whether the other pulls have a dip or hump too is told") {
+    Sketch hump;
+    hump.bend("torque", 5000, 600, 5.0);
+    Sketch dip;
+    dip.bend("torque", 5000, 600, -5.0);
+    const auto why = [](const Against& others, const Sketch& sketch) {
+        const auto events = findEvents(sketch.table, sketch.curve(), others.context);
+        return events.empty() ? std::string() : events.front().why;
+    };
+    const Against level{Sketch()};
+    CHECK(why(level, hump).find("in this pull only") != std::string::npos);
+    CHECK(why(level, dip).find("in this pull only") != std::string::npos);
+    CHECK(why(Against(hump), hump).find("in the other pulls too") != std::string::npos);
+    CHECK(why(Against(dip), dip).find("in the other pulls too") != std::string::npos);
+    CHECK(why(Against(dip), hump).find("in this pull only") != std::string::npos);
 }
 
 TEST_CASE("a dip or hump is told with the channels that moved there and why they may be its cause") {

@@ -37,6 +37,17 @@ TEST_CASE("where the weather moves, the factor makes the pulls of a build agree"
     for (const WeatherPoint& point : weather.points)
         squares += point.corrected_pct * point.corrected_pct;
     CHECK(weather.correctedScatter_pct == Approx(std::sqrt(squares / 7.0)));
+    // A pull that gave no curve stands among them with its air and no factor.
+    TestDay broken = day;
+    auto still = std::make_shared<ChannelTable>(*broken.pulls[4].raw);
+    for (Column& column : still->columns)
+        if (column.name == "engine_speed")
+            std::fill(column.values.begin(), column.values.end(), 3000.0);
+    setOwnRows(broken.pulls[4], still);
+    const DayWeather without = weatherThroughDay(broken, analysed(broken));
+    REQUIRE(without.points.size() == 9);
+    CHECK(without.points[4].factor == 1.0);
+    CHECK(std::isnan(without.points[4].corrected_pct));
     day.pulls[2].weather.reset();
     CHECK(weatherThroughDay(day, analysed(day)).withoutWeather == 1);
     day.pulls[3].weather->humidity = {HumidityKind::DewPoint_c, 60.0}; // cannot be

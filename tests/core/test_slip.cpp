@@ -91,6 +91,28 @@ TEST_CASE("a pull far off its set, too cold, too lean or without weather is said
     CHECK(warns(slipOf(day, "p04"), "no_curve"));
 }
 
+TEST_CASE("how far a pull may lie off its set: three times the scatter of one pull against the mean of the others") {
+    sim::CellSpec spec = pullsOfA(4);
+    spec.noise = {0.0, 0.0, 250.0, 0.0};
+    const auto scaled = [&](double by) {
+        TestDay day = sim::simulateDay(spec, 4);
+        day.plan.repeatability_pct = 1.0; // three degrees of freedom are too few to measure it
+        auto raw = std::make_shared<ChannelTable>(*day.pulls[3].raw);
+        for (Column& column : raw->columns)
+            if (column.name == "torque")
+                for (double& value : column.values)
+                    value *= by;
+        setOwnRows(day.pulls[3], raw);
+        return slipOf(day, "p04");
+    };
+    // Against three others: 3 x 1 % x sqrt(1 + 1/3) = 3.46 %.
+    CHECK(scaled(1.03).differenceFromSet_pct == Approx(3.0).margin(0.2));
+    CHECK_FALSE(warns(scaled(1.03), "level"));
+    CHECK(warns(scaled(1.04), "level"));
+    CHECK_FALSE(warns(scaled(0.97), "level"));
+    CHECK(warns(scaled(0.96), "level"));
+}
+
 TEST_CASE("a jump of the barometer is questioned, a slow fall is not") {
     TestDay day = sim::simulateDay(pullsOfA(3), 6);
     CHECK_FALSE(warns(slipOf(day, "p03"), "weather"));

@@ -59,3 +59,12 @@ TEST_CASE("freezing and boiling water in every temperature unit") {
     CHECK(parseUnit("F")->toCanonical(212.0) == Approx(100.0));
     CHECK(parseUnit("K")->toCanonical(273.15) == Approx(0.0).margin(1e-12));
 }
+
+TEST_CASE("turning is turning, in rpm, rad/s or Hz; nothing else becomes it") {
+    CHECK(asUnitOf(*parseUnit("Hz"), Dimension::EngineSpeed)->toCanonical(50.0) == Approx(3000.0));
+    CHECK(asUnitOf(*parseUnit("rad/s"), Dimension::EngineSpeed)->toCanonical(314.159265) == Approx(3000.0));
+    CHECK(asUnitOf(*parseUnit("rpm"), Dimension::AngularSpeed)->toCanonical(3000.0) == Approx(314.159265));
+    CHECK(asUnitOf(*parseUnit("kPa"), Dimension::Pressure) == parseUnit("kPa"));
+    CHECK_FALSE(asUnitOf(*parseUnit("rad/s"), Dimension::Pressure));
+    CHECK_FALSE(asUnitOf(*parseUnit("kPa"), Dimension::EngineSpeed));
+}

@@ -4,6 +4,7 @@
 // Schools for boosted engines, measured friction, and what each term contributes: identities and arithmetic on the
 // printed formulas.
 
+#include "core/errors/data_error.h"
 #include "core/weather/air_sheet.h"
 
 #include <catch2/catch.hpp>
@@ -85,6 +86,16 @@ TEST_CASE("another mechanical efficiency uses the unrounded form") {
     EngineForAir engine;
     engine.mechanicalEfficiency = 0.8;
     CHECK(factor(Standard::SaeJ1349, engine) == Approx((ca - 0.2) / 0.8).epsilon(1e-12));
+}
+
+TEST_CASE("a mechanical efficiency that no engine has is refused") {
+    EngineForAir engine;
+    for (const double impossible : {0.0, -0.2, 1.01, 85.0}) {
+        engine.mechanicalEfficiency = impossible;
+        CHECK_THROWS_AS(airFactor(Standard::SaeJ1349, kAir, engine), DataError);
+    }
+    engine.mechanicalEfficiency = 1.0;
+    CHECK_NOTHROW(airFactor(Standard::SaeJ1349, kAir, engine));
 }
 
 TEST_CASE("charge cooled by liquid takes another exponent where the standard has one") {

@@ -276,11 +276,40 @@ TEST_CASE("files inside archives, and kinds that are recognised and refused") {
     };
     CHECK(refusal("a.pdf", "%PDF-1.7").find("a PDF document, which is not read. Export it as text") !=
           std::string::npos);
-    CHECK(refusal("a.mat", "MATLAB 5.0 MAT-file").find("matrix file") != std::string::npos);
+    CHECK(refusal("a.mat", "MATLAB 5.0 MAT-file").find("not a whole matrix file") != std::string::npos);
     CHECK(refusal("a.gz", "\x1F\x8B\x08 broken").find("a.gz") != std::string::npos);
     writeZip(temporary.path() / "day.zip", {{"day.json", "{}"}, {"pulls/p01.csv", text}});
     CHECK(test::messageOf([&] { (void)foreignBytes(temporary.path() / "day.zip"); }).find("a day package") !=
           std::string::npos);
+}
+
+TEST_CASE("matrix files: vectors beside each other, structures, a matrix and the list that names its columns") {
+    // Written by another program: time 0 to 0.7 s, 2000 to 2700 rpm, 100 to 100.7 N.m.
+    const fs::path folder = test::dataFolder().parent_path() / "tests" / "fuzz" / "corpus" / "matrix";
+    const auto only = [&](const char* name) {
+        auto inside = foreignBytes(folder / name);
+        REQUIRE(inside.size() == 1);
+        return inside.front();
+    };
+    CHECK(only("vectors").bytes.starts_with("comment: run A\nrate: 10\nTime_s\tRPM\tTorque_Nm\n0\t2000\t100\n"));
+    for (const char* name : {"vectors", "packed", "matrix"}) {
+        INFO(name);
+        const GatheredFile file = gather(only(name).bytes, name);
+        REQUIRE(file.pulls.size() == 1);
+        const ChannelTable table = tableOf(file, file.pulls.front(), 98.0);
+        REQUIRE(table.rows() == 8);
+        CHECK(table.find("time")->values[7] == Approx(0.7));
+        CHECK(table.find("engine_speed")->values[7] == Approx(2700.0));
+        CHECK(table.find("torque")->values[7] == Approx(100.7));
+    }
+    CHECK(only("matrix").name == "matrix/data");
+    // A structure inside a structure is a table of its own; one vector is none.
+    const auto nested = foreignBytes(folder / "structure");
+    REQUIRE(nested.size() == 2);
+    CHECK(nested[0].name == "structure/in");
+    CHECK(nested[0].bytes.starts_with("Torque_Nm\tx\n100\t100\n"));
+    CHECK(nested[1].name == "structure/run");
+    CHECK(nested[1].bytes.starts_with("Time_s\tRPM\n0\t2000\n"));
 }
 
 TEST_CASE("workbooks are read sheet by sheet") {

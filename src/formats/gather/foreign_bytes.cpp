@@ -6,6 +6,7 @@
 #include "formats/budget.h"
 #include "formats/file_io.h"
 #include "formats/gather/json_lines.h"
+#include "formats/gather/matrix_file.h"
 #include "formats/gather/spreadsheet.h"
 #include "formats/zip.h"
 
@@ -28,7 +29,7 @@ constexpr std::array kOtherKinds{
     Kind{"\x89PNG", "a picture"},
     Kind{"\xFF\xD8\xFF", "a picture"},
     Kind{"\xD0\xCF\x11\xE0", "a spreadsheet or document of the old binary kind"},
-    Kind{"MATLAB 5.0", "a matrix file (.mat)"},
+    Kind{"MATLAB", "a matrix file inside a packed one"},
     Kind{"\x89HDF", "an HDF5 file"},
     Kind{"SQLite format 3", "a database"},
     Kind{"PAR1", "a column store (.parquet)"},
@@ -104,6 +105,13 @@ std::vector<ForeignBytes> sheetFiles(const std::map<std::string, std::string>& f
     return out;
 }
 
+std::vector<ForeignBytes> matrixTables(const std::filesystem::path& path, const std::string& file) {
+    std::vector<ForeignBytes> out;
+    for (auto& [name, text] : tablesOfMatrixFile(path, file))
+        out.push_back({name.empty() ? file : file + "/" + name, std::move(text)});
+    return out;
+}
+
 std::vector<ForeignBytes> insideZip(const std::filesystem::path& path, const std::string& file) {
     std::vector<ForeignBytes> out;
     const auto files = readZip(
@@ -127,6 +135,8 @@ std::vector<ForeignBytes> foreignBytes(const std::filesystem::path& path) {
     std::string bytes = readFileText(path, budget::kForeign);
     if (bytes.starts_with("PK\x03\x04"))
         return insideZip(path, file);
+    if (looksLikeMatrixFile(bytes))
+        return matrixTables(path, file);
     if (isPacked(bytes))
         bytes = unpacked(bytes, file);
     refuseOtherKinds(bytes, file);

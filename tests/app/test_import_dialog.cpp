@@ -259,6 +259,45 @@ TEST_CASE("edges of pulls: dragging, joining, splitting") {
     CHECK_FALSE(edgeNear(two, 50, 3));
 }
 
+TEST_CASE("pulls are split, joined and trimmed by keys alone") {
+    PullPicture picture;
+    std::vector<RowSpans> changes;
+    QObject::connect(&picture, &PullPicture::spansChanged, &picture,
+                     [&](const RowSpans& spans) { changes.push_back(spans); });
+    const auto shown = [&](const RowSpans& spans, bool editable) {
+        picture.show(std::vector<double>(400, 3000.0), spans, {true, true}, 1, editable);
+    };
+    const auto keys = [&](Qt::Key key, int times, Qt::KeyboardModifiers modifiers = {}) {
+        for (int i = 0; i < times; ++i)
+            QTest::keyClick(&picture, key, modifiers);
+    };
+    picture.resize(300, 96);
+    picture.show();
+    const RowSpans two{{0, 199}, {200, 399}};
+    shown(two, true);
+    keys(Qt::Key_Right, 3, Qt::ControlModifier); // 60 rows
+    keys(Qt::Key_Left, 10);
+    keys(Qt::Key_S, 1);
+    CHECK(changes.back() == RowSpans{{0, 49}, {50, 199}, {200, 399}});
+    shown(two, true);
+    keys(Qt::Key_J, 1);
+    CHECK(changes.back() == RowSpans{{0, 399}});
+    shown(two, true);
+    keys(Qt::Key_Right, 10, Qt::ControlModifier); // 250
+    keys(Qt::Key_BracketLeft, 1);
+    CHECK(changes.back() == RowSpans{{0, 199}, {250, 399}});
+    shown(two, true);
+    keys(Qt::Key_Right, 100, Qt::ControlModifier); // to the last row
+    keys(Qt::Key_Left, 4, Qt::ControlModifier);
+    keys(Qt::Key_BracketRight, 1);
+    CHECK(changes.back() == RowSpans{{0, 199}, {200, 319}});
+    const size_t before = changes.size();
+    shown(two, false); // runs beside each other are not cut
+    keys(Qt::Key_S, 1);
+    keys(Qt::Key_A, 1);
+    CHECK(changes.size() == before);
+}
+
 TEST_CASE("a dropped zip of logs is imported, a zipped day is opened") {
     OpenWindow w{fs::path()};
     const std::string log = readFileText(test::demoDay() / "pulls" / "p01.csv");

@@ -8,6 +8,7 @@
 #include "formats/gather/gather_mapping.h"
 #include "formats/gather/gather_summary.h"
 #include "formats/gather/json_lines.h"
+#include "formats/gather/matrix_file.h"
 #include "formats/zip.h"
 #include "support.h"
 #include "variants.h"
@@ -310,6 +311,31 @@ TEST_CASE("matrix files: vectors beside each other, structures, a matrix and the
     CHECK(nested[0].bytes.starts_with("Torque_Nm\tx\n100\t100\n"));
     CHECK(nested[1].name == "structure/run");
     CHECK(nested[1].bytes.starts_with("Time_s\tRPM\n0\t2000\n"));
+}
+
+TEST_CASE("a matrix file that breaks off anywhere gives no number that it does not hold") {
+    const fs::path folder = test::dataFolder().parent_path() / "tests" / "fuzz" / "corpus" / "matrix";
+    for (const char* name : {"vectors", "packed", "matrix", "structure"}) {
+        const std::string whole = readFileText(folder / name);
+        size_t refused = 0;
+        for (size_t length = 0; length < whole.size(); ++length) {
+            try {
+                for (const auto& [table, text] :
+                     tablesOfMatrixFile(whole.substr(0, length), name)) // whole variables only
+                    CHECK(text.find("Time") != std::string::npos);
+            } catch (const DataError&) {
+                ++refused;
+            }
+        }
+        CHECK(refused > 9 * whole.size() / 10);
+    }
+    std::string damaged = readFileText(folder / "packed");
+    damaged[200] = static_cast<char>(damaged[200] ^ 0x55);
+    CHECK_THROWS_AS(tablesOfMatrixFile(damaged, "damaged"), DataError);
+    // The other order of bytes: nothing but the mark changed means nonsense, and is refused.
+    std::string swapped = readFileText(folder / "vectors");
+    std::swap(swapped[126], swapped[127]);
+    CHECK_THROWS_AS(tablesOfMatrixFile(swapped, "swapped"), DataError);
 }
 
 TEST_CASE("workbooks are read sheet by sheet") {

@@ -21,9 +21,11 @@ constexpr double kMargin_px = 6.0;
 
 PullPicture::PullPicture(QWidget* parent) : QWidget(parent) {
     setMouseTracking(true);
-    setFocusPolicy(Qt::ClickFocus);
+    setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Engine speed along the file, its pulls shaded"));
-    setToolTip(tr("Drag an edge to trim a pull; double click to split it; J joins it with the next"));
+    setToolTip(
+        tr("Drag an edge to trim a pull; double click to split it. By keys: arrows, S splits, J joins with the next, "
+           "[ and ] set start and end"));
 }
 
 void PullPicture::setTheme(const Theme& theme) {
@@ -91,6 +93,10 @@ void PullPicture::paintEvent(QPaintEvent*) {
         begun = true;
     }
     painter.drawPath(path);
+    if (hasFocus() && m_editable) {
+        painter.setPen(QPen(m_theme.ink, 1.0, Qt::DashLine));
+        painter.drawLine(QPointF(xOf(m_cursor), 1.0), QPointF(xOf(m_cursor), height() - 1.0));
+    }
 }
 
 void PullPicture::mousePressEvent(QMouseEvent* event) {
@@ -106,12 +112,12 @@ void PullPicture::mousePressEvent(QMouseEvent* event) {
 }
 
 void PullPicture::mouseMoveEvent(QMouseEvent* event) {
-    m_underMouse = rowAt(event->position().x());
+    m_cursor = rowAt(event->position().x());
     if (m_dragged) {
-        m_spans = withEdgeAt(m_before, *m_dragged, m_underMouse, m_speed_rpm.size());
+        m_spans = withEdgeAt(m_before, *m_dragged, m_cursor, m_speed_rpm.size());
         update();
     } else if (m_editable) {
-        const bool near = edgeNear(m_spans, m_underMouse, rowAt(kReach_px + kMargin_px) + 1).has_value();
+        const bool near = edgeNear(m_spans, m_cursor, rowAt(kReach_px + kMargin_px) + 1).has_value();
         setCursor(near ? Qt::SizeHorCursor : Qt::ArrowCursor);
     }
 }
@@ -130,14 +136,51 @@ void PullPicture::mouseDoubleClickEvent(QMouseEvent* event) {
         Q_EMIT spansChanged(split);
 }
 
-void PullPicture::keyPressEvent(QKeyEvent* event) {
-    if (event->key() != Qt::Key_J || !m_editable) {
-        QWidget::keyPressEvent(event);
-        return;
+void PullPicture::focusInEvent(QFocusEvent* event) {
+    QWidget::focusInEvent(event);
+    update();
+}
+
+void PullPicture::focusOutEvent(QFocusEvent* event) {
+    QWidget::focusOutEvent(event);
+    update();
+}
+
+void PullPicture::moveCursor(int key, bool far) {
+    const size_t last = m_speed_rpm.empty() ? 0 : m_speed_rpm.size() - 1;
+    const size_t step = std::max<size_t>(1, (far ? 20 : 1) * m_speed_rpm.size() / 400);
+    if (key == Qt::Key_Left)
+        m_cursor = m_cursor > step ? m_cursor - step : 0;
+    else
+        m_cursor = std::min(last, m_cursor + step);
+    update();
+}
+
+std::optional<RowSpans> PullPicture::changedBy(int key) const {
+    switch (key) {
+    case Qt::Key_J:
+        return joinedAt(m_spans, m_cursor);
+    case Qt::Key_S:
+        return splitBefore(m_spans, m_cursor);
+    case Qt::Key_BracketLeft:
+    case Qt::Key_BracketRight:
+        if (m_current >= m_spans.size())
+            return m_spans;
+        return withEdgeAt(m_spans, {m_current, key == Qt::Key_BracketLeft}, m_cursor, m_speed_rpm.size());
+    default:
+        return std::nullopt;
     }
-    const RowSpans joined = joinedAt(m_spans, m_underMouse);
-    if (joined != m_spans)
-        Q_EMIT spansChanged(joined);
+}
+
+void PullPicture::keyPressEvent(QKeyEvent* event) {
+    const bool arrow = event->key() == Qt::Key_Left || event->key() == Qt::Key_Right;
+    const auto changed = m_editable && !arrow ? changedBy(event->key()) : std::nullopt;
+    if (m_editable && arrow)
+        moveCursor(event->key(), event->modifiers().testFlag(Qt::ControlModifier));
+    else if (!changed)
+        QWidget::keyPressEvent(event);
+    else if (*changed != m_spans)
+        Q_EMIT spansChanged(*changed);
 }
 
 } // namespace hillrun

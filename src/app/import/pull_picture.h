@@ -9,8 +9,9 @@
 
 namespace hillrun {
 
-/// Speed along a whole file, its pulls shaded. Edges can be dragged, a double click splits a pull, J joins the pull
-/// under the mouse with the next.
+/// Speed along a whole file, its pulls shaded. Edges can be dragged, a double click splits a pull. By keys: the arrows
+/// move a cursor (with Ctrl far), S splits there, J joins the pull there with the next, [ and ] put the start or the
+/// end of the chosen pull there.
 class PullPicture : public QWidget {
     Q_OBJECT
 public:
@@ -34,8 +35,12 @@ protected:
     void mouseReleaseEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
 
 private:
+    void moveCursor(int key, bool far);
+    [[nodiscard]] std::optional<RowSpans> changedBy(int key) const; ///< the spans after a key; nothing for others
     [[nodiscard]] size_t rowAt(double x) const;
     [[nodiscard]] double xOf(size_t row) const;
 
@@ -46,8 +51,8 @@ private:
     size_t m_current = 0;
     bool m_editable = false;
     std::optional<SpanEdge> m_dragged;
-    RowSpans m_before; ///< the spans when the drag began
-    size_t m_underMouse = 0;
+    RowSpans m_before;   ///< the spans when the drag began
+    size_t m_cursor = 0; ///< row under the mouse, or where the keys have moved it
 };
 
 } // namespace hillrun

@@ -29,7 +29,7 @@ constexpr std::array kOtherKinds{
     Kind{"\x89PNG", "a picture"},
     Kind{"\xFF\xD8\xFF", "a picture"},
     Kind{"\xD0\xCF\x11\xE0", "a spreadsheet or document of the old binary kind"},
-    Kind{"MATLAB", "a matrix file inside a packed one"},
+    Kind{"MATLAB 7.3", "a matrix file of the newer kind (7.3; level 5 is read)"},
     Kind{"\x89HDF", "an HDF5 file"},
     Kind{"SQLite format 3", "a database"},
     Kind{"PAR1", "a column store (.parquet)"},
@@ -105,9 +105,9 @@ std::vector<ForeignBytes> sheetFiles(const std::map<std::string, std::string>& f
     return out;
 }
 
-std::vector<ForeignBytes> matrixTables(const std::filesystem::path& path, const std::string& file) {
+std::vector<ForeignBytes> matrixTables(std::string_view bytes, const std::string& file) {
     std::vector<ForeignBytes> out;
-    for (auto& [name, text] : tablesOfMatrixFile(path, file))
+    for (auto& [name, text] : tablesOfMatrixFile(bytes, file))
         out.push_back({name.empty() ? file : file + "/" + name, std::move(text)});
     return out;
 }
@@ -135,10 +135,10 @@ std::vector<ForeignBytes> foreignBytes(const std::filesystem::path& path) {
     std::string bytes = readFileText(path, budget::kForeign);
     if (bytes.starts_with("PK\x03\x04"))
         return insideZip(path, file);
-    if (looksLikeMatrixFile(bytes))
-        return matrixTables(path, file);
     if (isPacked(bytes))
         bytes = unpacked(bytes, file);
+    if (looksLikeMatrixFile(bytes))
+        return matrixTables(bytes, file);
     refuseOtherKinds(bytes, file);
     if (looksLikeJson(bytes))
         return {{file, tableOfJson(bytes, file)}};

@@ -151,7 +151,7 @@ void layOnto(const OntoOptions& o) {
     std::vector<Laid> all;
     for (const std::string& path : o.files) {
         Laid laid{openLog(path, day, o.mapping), {}};
-        const auto rows = logRows(laid.file);
+        const auto rows = logRows(laid.file, ambient_kpa(laid.file));
         laid.tried = place(day, laid.file, *rows, o);
         refuse(laid.tried, path, o.pulls.front() == "all");
         const std::vector<std::string> doubts = doubtsOf(laid);
@@ -161,7 +161,7 @@ void layOnto(const OntoOptions& o) {
             throw DataError(Problem::Doubted, {std::to_string(doubts.size())});
         for (const LogOnPull& one : laid.tried)
             if (Pull* pull = findPull(day, one.pull); pull && one.fit)
-                layOn(*pull, logFor(*pull, logNameOf(laid.file), rows, one.fit->clock));
+                layOn(*pull, logFor(*pull, laid.file, one.fit->clock));
         all.push_back(std::move(laid));
     }
     if (!lock.holds())

@@ -46,10 +46,10 @@ ChannelTable stretchOf(const ChannelTable& log, double from_s, double to_s) {
 
 } // namespace
 
-std::shared_ptr<const ChannelTable> logRows(const ImportFile& file) {
+std::shared_ptr<const ChannelTable> logRows(const ImportFile& file, double ambient_kpa) {
     if (file.problem)
         throw DataError(*file.problem);
-    return std::make_shared<const ChannelTable>(logTableOf(*file.gathered, ambient_kpa(file)));
+    return std::make_shared<const ChannelTable>(logTableOf(*file.gathered, ambient_kpa));
 }
 
 std::optional<double> logZero_s(const ImportFile& file) {
@@ -62,18 +62,17 @@ std::optional<double> logZero_s(const ImportFile& file) {
 
 std::string logNameOf(const ImportFile& file) { return shownText(fs::path(file.name).stem().string()); }
 
-LaidLog logFor(const Pull& pull, const std::string& name, const std::shared_ptr<const ChannelTable>& rows,
-               const LogClock& clock) {
+LaidLog logFor(const Pull& pull, const ImportFile& file, const LogClock& clock) {
     LaidLog out;
-    out.name = name;
-    out.file = "pulls/" + pull.id + "-" + fileWord(name) + ".csv";
+    out.name = logNameOf(file);
+    out.file = "pulls/" + pull.id + "-" + fileWord(out.name) + ".csv";
     out.clock = clock;
-    out.rows = rows;
-    const std::vector<double>& logTime = rows->find("time")->values;
+    out.rows = logRows(file, gaugeReference_kpa(pull));
+    const std::vector<double>& logTime = out.rows->find("time")->values;
     const std::vector<double>& pullTime = ownRows(pull)->find("time")->values;
     if (logTime.back() - logTime.front() > kKeptWhole_s)
-        out.rows = std::make_shared<const ChannelTable>(
-            stretchOf(*rows, clock.logTime(pullTime.front()) - kBeside_s, clock.logTime(pullTime.back()) + kBeside_s));
+        out.rows = std::make_shared<const ChannelTable>(stretchOf(
+            *out.rows, clock.logTime(pullTime.front()) - kBeside_s, clock.logTime(pullTime.back()) + kBeside_s));
     return out;
 }
 

@@ -20,11 +20,11 @@ namespace {
 /// What a control unit would have written beside a pull of the first demo day: its speed at 20 Hz on a clock 4.25 s
 /// ahead, and a duty that tells where it was.
 std::string controlUnitText(const Pull& pull) {
-    std::string out = "Time (s);Engine speed (rpm);Wastegate duty (%);Knock count\r\n";
+    std::string out = "Time (s);Engine speed (rpm);Wastegate duty (%);Knock count;Boost (kPa)\r\n";
     const std::vector<double>& time = pull.raw->find("time")->values;
     const std::vector<double>& speed = pull.raw->find("engine_speed")->values;
     for (size_t i = 0; i < time.size(); i += 5)
-        out += fmt::format("{:.3f};{:.0f};{:.2f};{}\r\n", time[i] + 4.25, speed[i], speed[i] / 100.0, i % 3);
+        out += fmt::format("{:.3f};{:.0f};{:.2f};{};12.5\r\n", time[i] + 4.25, speed[i], speed[i] / 100.0, i % 3);
     return out;
 }
 
@@ -49,10 +49,9 @@ struct DayWithLog {
     }
     void layIt() {
         const ImportFile file = openLog(log, day);
-        const auto rows = logRows(file);
-        const LogFit fit = fitLog(*ownRows(day.pulls[2]), *rows);
+        const LogFit fit = fitLog(*ownRows(day.pulls[2]), *logRows(file, 100.0));
         CHECK(fit.clock.lag_s == Approx(4.25).margin(0.005));
-        layOn(day.pulls[2], logFor(day.pulls[2], logNameOf(file), rows, fit.clock));
+        layOn(day.pulls[2], logFor(day.pulls[2], file, fit.clock));
     }
 };
 
@@ -64,7 +63,7 @@ TEST_CASE("a control unit's log has neither torque nor power, and is read all th
     const ImportFile file = openLog(one.log, one.day);
     CHECK_FALSE(file.problem);
     CHECK(logNameOf(file) == "ECU 2");
-    const auto rows = logRows(file);
+    const auto rows = logRows(file, 100.0);
     CHECK(rows->find("wastegate_duty")->unit == "%");
     CHECK(rows->find("Knock count"));
     std::ofstream(one.temporary.path() / "slow.csv") << "time [s],lambda [1]\n0,1\n1,1\n2,1\n3,1\n4,1\n5,1\n";
@@ -91,6 +90,11 @@ TEST_CASE("a log is stored beside its pull, whose own file keeps every byte") {
         if (std::isfinite(duty[i]))
             worst = std::max(worst, std::abs(duty[i] - speed[i] / 100.0));
     CHECK(worst < 0.5); // its own scatter from row to row, at 20 rows a second
+
+    // Boost counts from the air that this pull was made in.
+    const Column* boost = again.pulls[2].raw->find("manifold_pressure_ecu_2");
+    REQUIRE(boost);
+    CHECK(boost->values[200] == Approx(12.5 + again.pulls[2].weather->pressure_pa / 1000.0));
 
     const fs::path zip = one.temporary.path() / "day.zip";
     saveDay(again, zip, one.folder);
@@ -131,16 +135,19 @@ TEST_CASE("a log that is laid on again replaces itself, and one of another name 
 }
 
 TEST_CASE("of a long log only the stretch beside the pull is kept") {
+    const test::TemporaryFolder temporary;
     Pull pull;
     pull.id = "p09";
     pull.raw = std::make_shared<const ChannelTable>(
         ChannelTable{{{"time", "s", {0.0, 8.0}}, {"engine_speed", "rpm", {2000.0, 6000.0}}}});
-    ChannelTable log{{{"time", "s", {}}, {"engine_speed", "rpm", {}}}};
-    for (int i = 0; i < 6000; ++i) {
-        log.columns[0].values.push_back(0.1 * i);
-        log.columns[1].values.push_back(1000.0);
+    const fs::path path = temporary.path() / "Gear box 2.csv";
+    {
+        std::ofstream out(path);
+        out << "time [s],engine_speed [rpm]\n";
+        for (int i = 0; i < 6000; ++i)
+            out << fmt::format("{:.1f},1000\n", 0.1 * i);
     }
-    const LaidLog laid = logFor(pull, "Gear box / 2", std::make_shared<const ChannelTable>(log), {300.0, 0.0});
+    const LaidLog laid = logFor(pull, openLog(path, {}), {300.0, 0.0});
     CHECK(laid.file == "pulls/p09-gear-box-2.csv");
     CHECK(laid.rows->find("time")->values.front() == Approx(290.0));
     CHECK(laid.rows->find("time")->values.back() == Approx(318.0));

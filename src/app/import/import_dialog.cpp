@@ -50,7 +50,9 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     m_halves->setSizes({400, 760});
     column->addWidget(m_halves, 1);
     column->addLayout(makeMappingRow());
-    column->addLayout(makeWeatherRow());
+    m_weather = new QWidget(this);
+    m_weather->setLayout(makeWeatherRow());
+    column->addWidget(m_weather);
     m_problem = new PlainLabel(this);
     m_problem->setObjectName(u"importProblem"_s);
     m_problem->setProperty("stop", true);
@@ -149,6 +151,7 @@ QWidget* ImportDialog::makeRight() {
 
 QLayout* ImportDialog::makeWeatherRow() {
     auto* row = new QHBoxLayout;
+    row->setContentsMargins(0, 0, 0, 0);
     m_weatherKnown = new QCheckBox(tr("Weather of these pulls:"), this);
     m_weatherKnown->setObjectName(u"weatherKnown"_s);
     m_temperature = new NumberField(u"importTemperature"_s, tr("air temperature"), -40.0, 60.0, 1, u"\u00B0C"_s, this);
@@ -435,6 +438,7 @@ void ImportDialog::validate() {
     m_problem->setText(words);
     m_problem->setVisible(!words.isEmpty());
     m_import->setEnabled(words.isEmpty());
+    m_weather->setVisible(!std::all_of(m_files.begin(), m_files.end(), isLog)); // a log lies in its pull's air
     m_import->setText(std::all_of(m_files.begin(), m_files.end(), isLog) ? tr("Lay onto pulls \u2026") : tr("Import"));
 }
 

@@ -69,6 +69,7 @@ private:
     PullPicture* m_picture = nullptr;
     ColumnTable* m_columns = nullptr;
     QLabel* m_doubts = nullptr;
+    QWidget* m_weather = nullptr;
     QCheckBox* m_weatherKnown = nullptr;
     NumberField* m_temperature = nullptr;
     NumberField* m_pressure = nullptr;

@@ -62,10 +62,10 @@ QString howItLies(const LogOnPull& one, bool byHand) {
 
 } // namespace
 
-LayLogDialog::LayLogDialog(const TestDay& day, const std::string& first, const ImportFile& file,
-                           std::shared_ptr<const ChannelTable> rows, const Theme& theme, QWidget* parent)
-    : QDialog(parent), m_day(day), m_name(logNameOf(file)), m_rows(std::move(rows)), m_zero_s(logZero_s(file)),
-      m_theme(theme) {
+LayLogDialog::LayLogDialog(const TestDay& day, const std::string& first, const ImportFile& file, const Theme& theme,
+                           QWidget* parent)
+    : QDialog(parent), m_day(day), m_file(file), m_name(logNameOf(file)), m_rows(logRows(file, ambient_kpa(file))),
+      m_zero_s(logZero_s(file)), m_theme(theme) {
     setObjectName(u"layLogDialog"_s);
     setWindowTitle(tr("Lay a log onto pulls"));
     const QSize wanted(1080, 600);
@@ -216,10 +216,12 @@ void LayLogDialog::pick(int row) {
 }
 
 QString LayLogDialog::channelsText() const {
-    Pull pull = pullOf(m_current);
+    const Pull& pull = pullOf(m_current);
     if (!ownRows(pull))
         return {};
-    LaidLog log = logFor(pull, m_name, m_rows, {});
+    LaidLog log;
+    log.name = m_name;
+    log.rows = m_rows;
     QStringList out;
     for (const JoinedColumn& joined : joinedColumns(*ownRows(pull), {log}))
         out << qs(channelLabel(m_rows->columns[joined.column].name));

@@ -20,16 +20,16 @@ class LayLogDialog : public QDialog {
     Q_OBJECT
 public:
     /// `first`: the pull that is shown when several could be meant.
-    LayLogDialog(const TestDay& day, const std::string& first, const ImportFile& file,
-                 std::shared_ptr<const ChannelTable> rows, const Theme& theme, QWidget* parent = nullptr);
+    /// Throws DataError for a file that is no log.
+    LayLogDialog(const TestDay& day, const std::string& first, const ImportFile& file, const Theme& theme,
+                 QWidget* parent = nullptr);
 
     struct Chosen {
         std::string pull;
         LogClock clock;
     };
     [[nodiscard]] std::vector<Chosen> chosen() const;
-    [[nodiscard]] const std::string& logName() const { return m_name; }
-    [[nodiscard]] const std::shared_ptr<const ChannelTable>& rows() const { return m_rows; }
+    [[nodiscard]] const ImportFile& file() const { return m_file; }
 
 private:
     /// A pull of the day and how the log lies on it.
@@ -51,6 +51,7 @@ private:
     [[nodiscard]] QString channelsText() const;
 
     TestDay m_day;
+    ImportFile m_file;
     std::string m_name;
     std::shared_ptr<const ChannelTable> m_rows;
     std::optional<double> m_zero_s; ///< when the log's clock showed zero

@@ -266,8 +266,7 @@ void DayFiles::layLogs(std::vector<ImportFile> logs) {
     const ImportFile first = logs.front();
     logs.erase(logs.begin());
     (void)guarded(tr("The log could not be read"), [&] {
-        auto* dialog =
-            new LayLogDialog(m_document.day(), m_selection.pull(), first, logRows(first), m_look.theme(), m_window);
+        auto* dialog = new LayLogDialog(m_document.day(), m_selection.pull(), first, m_look.theme(), m_window);
         dialog->setAttribute(Qt::WA_DeleteOnClose);
         connect(dialog, &QDialog::accepted, this, [this, dialog] { takeLog(*dialog); });
         connect(dialog, &QDialog::finished, this, [this, logs] { layLogs(logs); });
@@ -276,11 +275,12 @@ void DayFiles::layLogs(std::vector<ImportFile> logs) {
 }
 
 void DayFiles::takeLog(const LayLogDialog& dialog) {
-    const std::string& name = dialog.logName();
-    m_document.edit(tr("Lay on %1").arg(qs(name)), [&](TestDay& day) {
-        for (const LayLogDialog::Chosen& one : dialog.chosen())
-            if (Pull* pull = findPull(day, one.pull); pull && ownRows(*pull))
-                layOn(*pull, logFor(*pull, name, dialog.rows(), one.clock));
+    (void)guarded(tr("The log could not be laid on"), [&] {
+        m_document.edit(tr("Lay on %1").arg(qs(logNameOf(dialog.file()))), [&](TestDay& day) {
+            for (const LayLogDialog::Chosen& one : dialog.chosen())
+                if (Pull* pull = findPull(day, one.pull); pull && ownRows(*pull))
+                    layOn(*pull, logFor(*pull, dialog.file(), one.clock));
+        });
     });
     Q_EMIT imported();
 }

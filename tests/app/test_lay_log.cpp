@@ -135,7 +135,7 @@ TEST_CASE("pulls of a brake that repeats its sweep are not told apart by speed: 
     auto* table = part<QTableWidget>(dialog, "logPulls");
     auto* lay = part<QPushButton>(dialog, "layLog");
     CHECK(table->currentRow() == 4);
-        dialog->grab().save(u"/tmp/w/lay.png"_s);
+    dialog->grab().save(u"/tmp/w/lay.png"_s);
     CHECK_FALSE(lay->isEnabled());
     table->item(2, 0)->setCheckState(Qt::Checked);
     REQUIRE(lay->isEnabled());

@@ -15,8 +15,8 @@ struct ForeignBytes {
 };
 
 /// The file itself; the text inside a .gz, .bz2, .xz or .zst; every text file of a zip; every sheet of a workbook
-/// (.xlsx, .ods) as a table; the tables of a matrix file (.mat); JSON lines or a list of objects as a table. Throws DataError (FileMissing, FileUnreadable,
-/// TooLarge, ArchiveBroken; OtherKind for what is recognised and not read).
+/// (.xlsx, .ods) as a table; the tables of a matrix file (.mat); JSON lines or a list of objects as a table. Throws
+/// DataError (FileMissing, FileUnreadable, TooLarge, ArchiveBroken; OtherKind for what is recognised and not read).
 std::vector<ForeignBytes> foreignBytes(const std::filesystem::path& path);
 
 } // namespace hillrun

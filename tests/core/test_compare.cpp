@@ -1,11 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/compare/day_stages.h"
 #include "core/compare/schools.h"
+#include "core/errors/data_error.h"
 #include "core/plan/pulls_needed.h"
 #include "core/units/units.h"
 #include "day_support.h"
 #include "support.h"
 
+#include <algorithm>
 #include <catch2/catch.hpp>
 #include <cmath>
 
@@ -266,6 +269,56 @@ TEST_CASE("what is claimed is taken from the day, unless it is given") {
     CHECK_FALSE(both.matters_pct);
     CHECK(both.drift.declaredBound_pct == 2.0);
     CHECK(both.bands == std::vector<RpmRange>{{4000.0, 6000.0}, {3500.0, 4500.0}, {5000.0, 5500.0}});
+}
+
+TEST_CASE("what cannot be meant is refused, and what the day lacks is said") {
+    const TestDay day = smallDay("A3 B3");
+    const auto problemOf = [&](const AnalysisSettings& settings) -> std::optional<Problem> {
+        try {
+            checkSettings(day, settings);
+            return std::nullopt;
+        } catch (const DataError& error) {
+            return error.problem();
+        }
+    };
+    AnalysisSettings settings;
+    settings.bands = {{4000.0, 5000.0}};
+    CHECK_FALSE(problemOf(settings));
+    for (const RpmRange& band : {RpmRange{5000.0, 4000.0}, RpmRange{4000.0, 4000.0}, RpmRange{-1.0, 4000.0}}) {
+        settings.bands = {band};
+        CHECK(problemOf(settings) == Problem::BadBand);
+    }
+    settings.bands.clear();
+    settings.pairs = {{"A", "Z"}};
+    CHECK(problemOf(settings) == Problem::UnknownBuild);
+    settings.pairs = {{"A", "A"}};
+    CHECK(problemOf(settings) == Problem::BadValue);
+
+    const auto says = [](const DayAnalysis& analysis, const char* words) {
+        return std::any_of(analysis.notes.begin(), analysis.notes.end(),
+                           [&](const std::string& note) { return note.find(words) != std::string::npos; });
+    };
+    CHECK(says(analysed(day), "No return to base"));
+    CHECK_FALSE(says(analysed(smallDay("A3 B3 A3")), "No return to base"));
+    CHECK_FALSE(says(analysed(smallDay("A6")), "No return to base")); // one build: nothing to tell apart
+    CHECK(says(analysed(smallDay("A1 B1")), "No repeatability"));
+    CHECK_FALSE(says(analysed(day), "No repeatability"));
+}
+
+TEST_CASE("a pair that was asked for the other way round is the same, turned") {
+    const TestDay day = smallDay("A3 B3 A3");
+    AnalysisSettings turned;
+    turned.pairs = {{"B", "A"}};
+    const DayAnalysis there = analysed(day, turned);
+    REQUIRE(there.comparisons.size() == 1);
+    CHECK(there.comparisons.front().from == "B");
+    AnalysisSettings straight;
+    straight.pairs = {{"A", "B"}};
+    const DayAnalysis back = analysed(day, straight);
+    REQUIRE(back.comparisons.size() == 1);
+    for (size_t p = 0; p < back.comparisons.front().delta_w.size(); ++p)
+        if (std::isfinite(back.comparisons.front().delta_w[p]))
+            CHECK(there.comparisons.front().delta_w[p] == -back.comparisons.front().delta_w[p]);
 }
 
 TEST_CASE("where two builds cross is where the difference that was put in changes its sign") {

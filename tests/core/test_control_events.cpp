@@ -4,6 +4,7 @@
 // Events of the engine's control, of the driveline and of the curve's shape, drawn by hand: each with and without other
 // pulls to hold it against.
 
+#include "core/channels/channels.h"
 #include "core/units/units.h"
 #include "event_sketch.h"
 
@@ -208,6 +209,47 @@ TEST_CASE("a dip or hump is told with the channels that moved there and why they
     CHECK(findEvents(hump.table, hump.curve(), {}).front().kind == EventKind::Hump);
 }
 
+TEST_CASE("from where on boost is too low, and how much a channel may scatter") {
+    const auto still = [](double boost_kpa) { // without scatter, so that the limit shows
+        return Sketch().spoil("manifold_pressure", 0.0, 12.0, [=](double, size_t) { return 98.0 + boost_kpa; });
+    };
+    Against others{still(60.0)};
+    others.context = boosted();
+    others.context.references = {{&others.curve, 98.0}};
+    CHECK(others.places(still(57.1)).empty()); // 3 kPa is what boost does by itself (common practice)
+    CHECK(others.places(still(56.9)).starts_with("boost_low"));
+
+    // Twice the others' scatter is not enough, however much it is.
+    boost::random::mt19937_64 generator(9);
+    boost::random::normal_distribution<double> normal;
+    const auto scattering = [&](double sd) {
+        return Sketch().spoil("lambda", 0.0, 12.0, [&, sd](double, size_t) { return 0.88 + sd * normal(generator); });
+    };
+    const double much = 3.0 * channelInfo("lambda")->noise;
+    const Against alike{scattering(much)};
+    CHECK(alone(scattering(much)).find("noise") != std::string::npos);
+    CHECK(alike.places(scattering(much)).find("noise") == std::string::npos);
+    CHECK(alike.places(scattering(1.5 * much)).find("noise") == std::string::npos);
+    CHECK(alike.places(scattering(2.6 * much)).find("noise") != std::string::npos);
+}
+
+TEST_CASE("a lost signal tells how long, a stumble how deep") {
+    const Sketch lost = Sketch().spoil("lambda", 5.0, 5.8, [](double, size_t) { return std::nan(""); });
+    const auto gaps = findEvents(lost.table, lost.curve(), {});
+    REQUIRE(gaps.size() == 1);
+    CHECK(gaps[0].kind == EventKind::Dropout);
+    CHECK(gaps[0].size == Approx(0.79)); // from the first blank row to the last
+    CHECK(gaps[0].from_s == Approx(5.0));
+    const Sketch stumbling =
+        Sketch().spoil("torque", 4.0, 9.0, [](double v, size_t i) { return i % 100 < 4 ? 0.75 * v : v; });
+    const auto stumbles = findEvents(stumbling.table, stumbling.curve(), {});
+    const auto breakup = std::find_if(stumbles.begin(), stumbles.end(),
+                                      [](const Event& event) { return event.kind == EventKind::Breakup; });
+    REQUIRE(breakup != stumbles.end());
+    CHECK(breakup->size == Approx(0.25).margin(0.012));
+    CHECK(breakup->why.find("stumbles 5 times by up to 2") != std::string::npos);
+}
+
 TEST_CASE("torque that scatters more than the others' is wiring") {
     const Against against{Sketch()};
     boost::random::mt19937_64 generator(3);
@@ -224,7 +266,12 @@ TEST_CASE("what is offered: the larger part that is left, or to set aside; nothi
     };
     const EventRemedy top = remedyFor(at(EventKind::Breakup, 6500, 7400), curve);
     REQUIRE(top.trimTo);
-    CHECK(top.trimTo->high == Approx(6450.0).margin(10.0));
+    CHECK(top.trimTo->high == 6450.0);
+    // The trim is written in whole tens.
+    CHECK(remedyFor(at(EventKind::Breakup, 6503, 7400), curve).trimTo->high == 6450.0);
+    CHECK(remedyFor(at(EventKind::Breakup, 6507, 7400), curve).trimTo->high == 6460.0);
+    CHECK(remedyFor(at(EventKind::Mixture, 2600, 3204), curve).trimTo->low == 3250.0);
+    CHECK(remedyFor(at(EventKind::Mixture, 2600, 3207), curve).trimTo->low == 3260.0);
     CHECK(top.trimTo->low < 2600.0);
     CHECK(top.setAside);
     CHECK(top.reason == "breakup");

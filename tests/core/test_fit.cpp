@@ -5,6 +5,7 @@
 #include "fit_support.h"
 #include "support.h"
 
+#include <boost/math/distributions/students_t.hpp>
 #include <catch2/catch.hpp>
 
 using namespace hillrun;
@@ -173,4 +174,46 @@ TEST_CASE("how far the noise hangs together along the speed is recovered, and it
     CHECK(nugget == Approx(0.01 / 0.17).margin(0.03));
     // All of it white.
     CHECK(fitDay(test::sketchDay({"AAAABBBBAAAA", 0.0, 0.0, 0.4, 0.0, 7})).correlation.nugget > 0.9);
+}
+
+TEST_CASE("a declared bound of drift widens a number by its share in the contrast, where drift is not covered") {
+    const DayModel model = fitDay(sketchDay({.design = "AAABBB"}));
+    const Eigen::VectorXd levels = model.input.logPower.rowwise().mean();
+    const auto half = [&](const Eigen::VectorXd& builds, const DayModel& of, const Eigen::VectorXd& values,
+                          std::optional<double> bound_pct) {
+        DriftSettings drift;
+        drift.declaredBound_pct = bound_pct;
+        return estimateNumber(of, builds, values, drift)->half;
+    };
+    const Eigen::VectorXd whole = minus(2, 0, 1);
+    const Eigen::VectorXd part = 0.5 * whole; // half of a difference takes half of the drift between
+    CHECK(half(whole, model, levels, 1.0) - half(whole, model, levels, std::nullopt) == Approx(0.01));
+    CHECK(half(part, model, levels, 1.0) - half(part, model, levels, std::nullopt) == Approx(0.005));
+    const DayModel returned = fitDay(sketchDay({}));
+    const Eigen::VectorXd same = returned.input.logPower.rowwise().mean();
+    CHECK(half(whole, returned, same, 1.0) == half(whole, returned, same, std::nullopt)); // base was run again
+}
+
+TEST_CASE("pulls that are alike to the digit still have a scatter, a twentieth of a per cent along the curve") {
+    FitInput input = sketchDay({.gain_pct = 0.0, .wiggle_pct = 0.0});
+    for (Eigen::Index r = 1; r < input.logPower.rows(); ++r)
+        input.logPower.row(r) = input.logPower.row(0);
+    const DayModel model = fitDay(input);
+    for (Eigen::Index p = 0; p < model.shapeVariance.size(); ++p)
+        if (std::isfinite(model.shapeVariance(p)))
+            CHECK(std::sqrt(model.shapeVariance(p)) == Approx(0.0005));
+}
+
+TEST_CASE("what drift is allowed for: what it is over the day, less its own uncertainty, by the chosen share") {
+    CHECK(allowanceShare(DriftAllowance::Cautious) == 0.5);
+    CHECK(allowanceShare(DriftAllowance::Steady) == 0.0);
+    CHECK(allowanceShare(DriftAllowance::Jumps) == 0.7);
+    for (const double drift_pct : {0.0, 3.0}) {
+        const DayModel model = fitDay(sketchDay({.drift_pct = drift_pct}));
+        const auto& drift = model.drift;
+        const boost::math::students_t t(model.degreesOfFreedom);
+        const double se = 0.5 * (drift.perHourHigh - drift.perHourLow) / boost::math::quantile(t, 0.975) * drift.span_h;
+        CHECK(drift.allowanceSquared == Approx(std::max(0.0, drift.overDay * drift.overDay - se * se)));
+    }
+    CHECK(fitDay(sketchDay({.drift_pct = 3.0})).drift.allowanceSquared > 0.0);
 }

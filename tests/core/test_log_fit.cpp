@@ -68,6 +68,7 @@ TEST_CASE("a hundred logs at 20 Hz are laid onto their pulls at 100 Hz within 20
         const ChannelTable pull = record(speed, kBench, {}, random);
         const LogFit fit = fitLog(pull, record(speed, kControlUnit, clock, random));
         right += worstLag_s(fit.clock, clock, speed) < 0.020 ? 1 : 0;
+        CHECK(fit.clock.drift == Approx(clock.drift).margin(0.001));
         CHECK(fit.overlap_s == Approx(speed.length_s()).margin(0.2));
     }
     CHECK(right == 100);

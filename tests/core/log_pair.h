@@ -30,7 +30,8 @@ struct TrueSpeed {
 };
 
 /// Held, let go at full throttle, shut. Pulls of one engine differ by a per cent or so, and each has its own ripple.
-inline TrueSpeed trueSpeed(std::mt19937& random) {
+/// `rest_s`: how long it then idles.
+inline TrueSpeed trueSpeed(std::mt19937& random, double rest_s = 0.0) {
     std::normal_distribution<double> normal;
     std::uniform_real_distribution<double> even;
     TrueSpeed out;
@@ -40,7 +41,7 @@ inline TrueSpeed trueSpeed(std::mt19937& random) {
     double speed = 1900.0 + 60.0 * normal(random);
     double ripple = 0.0;
     bool sweeping = false;
-    for (double t = 0.0, after = 0.0; after < 1.5; t += 0.001) {
+    for (double t = 0.0, after = 0.0; after < 1.5 + rest_s; t += 0.001) {
         const double place = (speed - 2000.0) / 5000.0;
         if (t > held_s && !sweeping && after == 0.0) {
             sweeping = true;
@@ -55,7 +56,7 @@ inline TrueSpeed trueSpeed(std::mt19937& random) {
         }
         if (!sweeping && out.sweepTo_s > 0.0) {
             after += 0.001;
-            speed -= 0.001 * 900.0;
+            speed -= after < 1.5 ? 0.001 * 900.0 : 0.0;
         }
         ripple += -ripple * 0.001 / 0.3 + 4.0 * std::sqrt(2.0 * 0.001 / 0.3) * normal(random);
         out.rpm.push_back(speed + ripple);

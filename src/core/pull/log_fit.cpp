@@ -28,7 +28,9 @@ constexpr size_t kMostCandidates = 12;
 constexpr double kMostLagSd_s = 0.05;
 constexpr double kPickupShare = 0.0003;    ///< of the speed: what two pickups of one engine differ by
 constexpr double kNormalQuantile = 1.2816; ///< of the distance from the mean, 80 %
-constexpr double kMostMisfit = 1.7;        ///< times what is expected
+constexpr double kMostMisfit = 1.4;        ///< times what is expected
+constexpr double kMoving = 0.1;            ///< of the quickest change of speed
+constexpr double kSlowEngine_rpm = 1000.0;
 constexpr size_t kLeastRows = 20;
 
 /// Speed over time without blanks, time rising.
@@ -122,10 +124,8 @@ Even evenly(const Trace& trace) {
     return out;
 }
 
-double rangeOf(const std::vector<double>& rpm) {
-    const auto [low, high] = std::minmax_element(rpm.begin(), rpm.end());
-    return *high - *low;
-}
+/// Without the hundredth part at either end: a wild row is no speed.
+double rangeOf(const std::vector<double>& rpm) { return quantileOf(rpm, 0.99) - quantileOf(rpm, 0.01); }
 
 struct Candidate {
     double lag_s = 0.0;
@@ -246,19 +246,27 @@ Refined refined(const Trace& pull, const Trace& log, double lag_s) {
     return out;
 }
 
-/// The scatter of means over bins of the pull's time, so that what differs slowly is told from noise. From their 80 %
-/// quantile: the few bins where a filtered reading lags at a corner of the speed do not count.
+/// The scatter of means over bins of the pull's time, so that what differs slowly is told from noise. Only bins in
+/// which the speed moves: all idling is alike. From their 80 % quantile: the few bins where a filtered reading lags at
+/// a corner of the speed do not count.
 double misfitOf(const Residuals& residuals, double bin_s) {
+    std::vector<double> rates;
+    for (const double rate : residuals.rate)
+        rates.push_back(std::abs(rate));
+    const double moving = kMoving * quantileOf(rates, 0.9);
     std::vector<double> means;
     for (size_t i = 0; i < residuals.rpm.size();) {
         double sum = 0.0;
+        double rate = 0.0;
         double rows = 0.0;
         const double end = residuals.pull_s[i] + bin_s;
         for (; i < residuals.rpm.size() && (rows == 0.0 || residuals.pull_s[i] < end); ++i) {
             sum += residuals.rpm[i];
+            rate += rates[i];
             rows += 1.0;
         }
-        means.push_back(std::abs(sum / rows));
+        if (rate >= moving * rows)
+            means.push_back(std::abs(sum / rows));
     }
     return quantileOf(means, 0.8) / kNormalQuantile;
 }
@@ -269,7 +277,7 @@ double expectedMisfit(const Trace& pull, const Trace& log, double bin_s) {
     const double logRows = std::max(1.0, bin_s / log.step_s);
     const double pullRows = std::max(1.0, bin_s / pull.step_s);
     const double scatter = log.noise * log.noise / logRows + pull.noise * pull.noise / pullRows;
-    return std::sqrt(scatter + std::pow(kPickupShare * median(pull.rpm), 2.0));
+    return std::sqrt(scatter + std::pow(kPickupShare * std::max(median(pull.rpm), kSlowEngine_rpm), 2.0));
 }
 
 LogFit judged(const Trace& pull, const Trace& log, const LogClock& clock) {
@@ -291,7 +299,7 @@ LogFit judged(const Trace& pull, const Trace& log, const LogClock& clock) {
 
 } // namespace
 
-bool LogFit::good() const { return misfit_rpm <= kMostMisfit * expected_rpm; }
+bool LogFit::good() const { return overlap_s > 0.0 && misfit_rpm <= kMostMisfit * expected_rpm; }
 
 LogFit judgeLog(const ChannelTable& pull, const ChannelTable& log, const LogClock& clock) {
     return judged(traceOf(pull), traceOf(log), clock);
@@ -307,11 +315,14 @@ LogFit fitLog(const ChannelTable& pull, const ChannelTable& log) {
         throw DataError(Problem::LogTooShort,
                         {fmt::format("it never covers {:.0f} % of the pull's speeds", 100.0 * kShareOfRange)});
     const Trace even = smoothed(p, 0.05);
+    const double middle = 0.5 * (p.time_s.front() + p.time_s.back());
     std::vector<LogFit> fits;
     for (const Candidate& one : lags) {
         const Refined found = refined(even, l, one.lag_s);
-        if (found.sd_s < kMostLagSd_s)
-            fits.push_back(judged(p, l, found.clock));
+        const double moved_s = found.clock.logTime(middle) - middle - one.lag_s;
+        const LogFit fit = judged(p, l, found.clock);
+        if (found.sd_s < kMostLagSd_s && std::abs(moved_s) < kApart_s && fit.overlap_s >= kShortestOverlap_s)
+            fits.push_back(fit);
     }
     const auto better = [](const LogFit& a, const LogFit& b) {
         return a.misfit_rpm / a.expected_rpm < b.misfit_rpm / b.expected_rpm;

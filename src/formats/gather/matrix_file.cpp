@@ -203,7 +203,8 @@ public:
             return out;
         ElementReader in(bytes, m_swapped, m_file);
         const std::vector<double> flags = in.numbers(in.next());
-        if (flags.empty() || depth > kDeepest + 2)
+        const bool known = !flags.empty() && flags.front() >= 0.0 && flags.front() < 4294967296.0;
+        if (!known || depth > kDeepest + 2)
             in.broken();
         const auto flag = static_cast<unsigned>(flags.front());
         out.arrayClass = flag & 0xFFU;
@@ -266,8 +267,10 @@ private:
     /// One line; other letters than Latin-1 become "?".
     static std::string textOf(const std::vector<double>& letters) {
         std::string out;
-        for (const double letter : letters)
-            out += letter < 32.0 || letter == 127.0 ? ' ' : letter < 256.0 ? static_cast<char>(letter) : '?';
+        for (const double letter : letters) {
+            const bool control = letter < 32.0 || letter == 127.0;
+            out += control ? ' ' : letter < 256.0 ? static_cast<char>(static_cast<unsigned char>(letter)) : '?';
+        }
         return out;
     }
 

@@ -233,6 +233,14 @@ TEST_CASE("from where on boost is too low, and how much a channel may scatter") 
     CHECK(alike.places(scattering(2.6 * much)).find("noise") != std::string::npos);
 }
 
+TEST_CASE("a reading that stands still for a quarter of the sweep is frozen, for less it is not") {
+    const auto still = [](double for_s) {
+        return Sketch().spoil("oil_pressure", 4.0, 4.0 + for_s, [](double, size_t) { return 345.0; });
+    };
+    CHECK(alone(still(2.3)).find("frozen") == std::string::npos); // of ten seconds
+    CHECK(alone(still(2.8)).find("frozen") != std::string::npos);
+}
+
 TEST_CASE("a lost signal tells how long, a stumble how deep") {
     const Sketch lost = Sketch().spoil("lambda", 5.0, 5.8, [](double, size_t) { return std::nan(""); });
     const auto gaps = findEvents(lost.table, lost.curve(), {});

@@ -82,6 +82,21 @@ TEST_CASE("rows behind a curve carry its factor and lie where it lies") {
           Approx(0.5 * (curve.power_w[3] + curve.power_w[4])));
 }
 
+TEST_CASE("rows behind a curve carry the losses that were added to it") {
+    sim::CellSpec spec = test::cellSpec("A1", 0.0);
+    spec.noise = {0.0, 0.0, 250.0, 0.0};
+    TestDay day = sim::simulateDay(spec, 9);
+    day.cell.kind = CellKind::ChassisBrake;
+    day.cell.measuredAt = MeasuredAt::Wheel;
+    day.loss.method = LossMethod::Percent;
+    day.loss.percent = 15.0;
+    const Curve curve = reduce(day.pulls[0], dynoOf(day), {});
+    REQUIRE(curve.loss_w.size() == curve.rpm.size());
+    const CurveRows rows = correctedRows(curve);
+    for (size_t i = 30; i + 30 < rows.rpm.size(); i += 7)
+        CHECK(rows.power_w[i] == Approx(valueAt(curve, curve.power_w, rows.rpm[i])).epsilon(0.004));
+}
+
 TEST_CASE("derived figures are the textbook's") {
     // Four-stroke, 2 litres, 200 N.m: 4 pi T / V = 1256.6 kPa; two-stroke half of it.
     CHECK(meanEffectivePressure_pa(200.0, 2000.0, 4) / 1000.0 == Approx(1256.637).margin(0.001));

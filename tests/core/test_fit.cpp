@@ -217,3 +217,12 @@ TEST_CASE("what drift is allowed for: what it is over the day, less its own unce
     }
     CHECK(fitDay(sketchDay({.drift_pct = 3.0})).drift.allowanceSquared > 0.0);
 }
+
+TEST_CASE("without a return a two by two protects its interaction from straight drift, and nothing else") {
+    const DayModel model = fitDay(sketchDay({.design = "AAABBBCCCDDD"}));
+    Eigen::VectorXd interaction(4);
+    interaction << 1.0, -1.0, -1.0, 1.0; // its sets lie evenly in time: what drifts straight cancels
+    CHECK(evaluate(model, interaction, {})->protectedFromDrift);
+    CHECK_FALSE(evaluate(model, minus(4, 0, 1), {})->protectedFromDrift);
+    CHECK_FALSE(evaluate(model, minus(4, 0, 3), {})->protectedFromDrift);
+}

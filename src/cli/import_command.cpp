@@ -195,6 +195,9 @@ void run(const Options& o) {
         throw WrongUse("--lag-s goes with --onto PULL");
     if (!o.onto.empty() && o.day.empty())
         throw WrongUse("--onto needs --into DAY");
+    const bool pullsOnly = !o.build.empty() || o.temperature || o.pressure || o.humidity || o.explain;
+    if (!o.onto.empty() && pullsOnly)
+        throw WrongUse("--build, --explain and the weather are for pulls; a log lies in its pull's air");
     if (!o.onto.empty())
         return layOnto({o.files, o.day, o.onto, o.mapping, o.lag_s, o.strict, o.json});
     if (o.day.empty())

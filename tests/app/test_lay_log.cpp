@@ -39,8 +39,11 @@ LayLogDialog* layWindow(OpenWindow& w, const fs::path& log) {
     REQUIRE(accept->isEnabled());
     CHECK(accept->text().startsWith(u"Lay onto pulls"_s));
     QTest::mouseClick(accept, Qt::LeftButton);
-    REQUIRE(test::waitFor([&] { return w.window->findChild<LayLogDialog*>() != nullptr; }));
+    // The window is there at once; while it tries, there is nothing to find again or to set.
     auto* dialog = w.window->findChild<LayLogDialog*>();
+    REQUIRE(dialog);
+    CHECK_FALSE(dialog->findChild<QPushButton*>(u"findLogAgain"_s)->isEnabled());
+    CHECK_FALSE(dialog->findChild<NumberField*>(u"logLag"_s)->isEnabled());
     auto* table = dialog->findChild<QTableWidget*>(u"logPulls"_s);
     REQUIRE(test::waitFor(
         [&] { return table->rowCount() == static_cast<int>(w.window->document().day().pulls.size()); }, 60000));

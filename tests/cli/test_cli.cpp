@@ -257,6 +257,8 @@ TEST_CASE("a second log is laid onto its pull, by its speed or by hand, and a st
     CHECK(run("import " + log + " --onto p99 --into " + day).status == 1);
     CHECK(run("import " + log + " --onto all --lag-s 4 --into " + day).status == 2);
     CHECK(run("import " + log + " --onto p03").status == 2);
+    CHECK(run("import " + log + " --onto p03 --build B --into " + day).status == 2);
+    CHECK(run("import " + log + " --onto p03 --pressure-kpa 98 --into " + day).status == 2);
 }
 
 TEST_CASE("a log that fits several pulls alike goes onto the one that is named, with a word, and onto none by itself") {

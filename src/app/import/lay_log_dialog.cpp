@@ -134,6 +134,8 @@ QWidget* LayLogDialog::makeRight() {
     m_findAgain = new QPushButton(tr("Find it again"), right);
     m_findAgain->setObjectName(u"findLogAgain"_s);
     m_findAgain->setAutoDefault(false);
+    m_findAgain->setEnabled(false); // until every pull was tried
+    m_lag->setEnabled(false);
     connect(m_findAgain, &QPushButton::clicked, this, &LayLogDialog::findAgain);
     row->addWidget(m_findAgain);
     row->addStretch(1);
@@ -156,7 +158,7 @@ void LayLogDialog::tryNext() {
     m_title->setText(tr("Trying %1 on %2 \u2026").arg(qs(m_name), qs(pullOf(m_tried.size()).id)));
     m_lay->setEnabled(false);
     QTimer::singleShot(0, this, [this] {
-        m_tried.push_back({tryLogOn(pullOf(m_tried.size()), *m_rows), false, false});
+        m_tried.push_back({tryLogOn(pullOf(m_tried.size()), *m_rows), {}, false, false});
         tryNext();
     });
 }
@@ -171,7 +173,7 @@ void LayLogDialog::finishTrying() {
     size_t fits = 0;
     size_t certain = 0;
     for (size_t i = 0; i < claims.size(); ++i) {
-        m_tried[i] = {claims[i], false, claims[i].fit && claims[i].alike.empty()};
+        m_tried[i] = {claims[i], claims[i], false, claims[i].fit && claims[i].alike.empty()};
         fits += claims[i].fit ? 1 : 0;
         certain += m_tried[i].ticked ? 1 : 0;
         if (m_tried[i].ticked && certain == 1)
@@ -261,7 +263,7 @@ void LayLogDialog::setByHand(double lag_s) {
     const double drift = now.tried.fit ? now.tried.fit->clock.drift : 0.0;
     try {
         const LogFit fit = judgeLog(*ownRows(pullOf(m_current)), *m_rows, {lag_s, drift});
-        now = {{now.tried.pull, fit, {}, {}}, true, true};
+        now = {{now.tried.pull, fit, {}, {}}, now.found, true, true};
     } catch (const DataError& error) {
         now.tried.whyNot = error;
     }
@@ -271,8 +273,8 @@ void LayLogDialog::setByHand(double lag_s) {
 }
 
 void LayLogDialog::findAgain() {
-    const LogOnPull found = tryLogOn(pullOf(m_current), *m_rows);
-    m_tried[m_current] = {found, false, found.fit.has_value()};
+    const LogOnPull found = m_tried[m_current].found;
+    m_tried[m_current] = {found, found, false, found.fit && found.alike.empty()};
     fillRow(static_cast<int>(m_current));
     showCurrent();
     validate();

@@ -35,6 +35,7 @@ private:
     /// A pull of the day and how the log lies on it.
     struct Row {
         LogOnPull tried;
+        LogOnPull found; ///< by trying, before any hand
         bool byHand = false;
         bool ticked = false;
     };

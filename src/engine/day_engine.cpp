@@ -81,7 +81,7 @@ std::shared_ptr<const DayAnalysis> DayEngine::analyse(const TestDay& day, const 
     std::vector<CorrectedPull> curves(day.pulls.size());
     if (!correctAll(day, dyno, settings.reduce.standard, loss.curve, seen, curves, stop))
         return nullptr;
-    ReducedDay reduced = gatherPulls(day, loss, curves);
+    ReducedDay reduced = gatherPulls(day, settings.reduce.standard, loss, curves);
     const FitPlan plan = planFit(day, reduced.pulls, settings.reduce.grid_rpm);
     const FittedDay& fitted = fit(plan);
     if (stop.stop_requested())
@@ -134,10 +134,10 @@ bool DayEngine::observeAll(const TestDay& day, const Dyno& dyno, const GridSetti
                            std::vector<ObservedPull>& out, const std::stop_token& stop, const Progress& progress) {
     std::vector<std::optional<ObserveKey>> keys;
     for (const Pull& pull : day.pulls)
-        keys.push_back(
-            pull.raw ? std::optional(ObserveKey{pull.raw, pull.gear, pull.ratio, pull.torqueFactor, pull.window_rpm,
-                                                cellForShape(dyno.cell), dyno.vehicle, dyno.engineInertia_kgm2, grid})
-                     : std::nullopt);
+        keys.push_back(pull.raw ? std::optional(ObserveKey{pull.raw, pull.gear, pull.ratio, pull.torqueFactor,
+                                                           pull.grade, pull.window_rpm, cellForShape(dyno.cell),
+                                                           dyno.vehicle, dyno.engineInertia_kgm2, grid})
+                                : std::nullopt);
     const std::thread::id caller = std::this_thread::get_id();
     std::atomic<size_t> done = 0;
     const auto make = [&](size_t i) {
@@ -159,8 +159,8 @@ bool DayEngine::correctAll(const TestDay& day, const Dyno& dyno, Standard standa
         const Pull& pull = day.pulls[i];
         if (seen[i].seen)
             keys.emplace_back(CorrectKey{seen[i].seen, pull.id, pull.weather,
-                                         pull.measuredAt.value_or(dyno.cell.measuredAt), dyno.engine, standard,
-                                         dyno.loss, loss});
+                                         pull.measuredAt.value_or(dyno.cell.measuredAt), pull.given.corrected,
+                                         dyno.engine, standard, dyno.loss, loss});
         else
             keys.emplace_back();
         out[i].whyNot = seen[i].whyNot;
@@ -194,7 +194,7 @@ bool DayEngine::searchAll(const TestDay& day, const std::vector<PullResult>& pul
     const std::vector<Companions> companions = companionsOfAll(pulls);
     std::vector<std::optional<SearchKey>> keys(pulls.size());
     for (size_t i = 0; i < pulls.size(); ++i) {
-        if (!pulls[i].curve)
+        if (!pulls[i].curve || day.pulls[i].grade != PullGrade::Recorded)
             continue;
         keys[i] = SearchKey{pulls[i].curve, {}, eventContext(day, pulls, i, companions[i])};
         for (const size_t other : companions[i].pulls)

@@ -52,6 +52,7 @@ private:
         std::optional<int> gear;
         std::optional<double> ratio;
         std::optional<double> torqueFactor;
+        PullGrade grade = PullGrade::Recorded;
         std::optional<RpmRange> window_rpm;
         Cell cell;
         Vehicle vehicle;
@@ -65,6 +66,7 @@ private:
         std::string pull;
         std::optional<Atmosphere> weather;
         MeasuredAt place = MeasuredAt::Crank;
+        std::optional<Standard> given; ///< what a given curve was corrected to
         EngineForAir engine;
         Standard standard = Standard::Uncorrected;
         LossSettings losses;

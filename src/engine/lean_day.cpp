@@ -50,13 +50,13 @@ LeanAnswer analyseLean(TestDay day, const AnalysisSettings& settings, const Read
         curves[i] = correctPull(seen[i], day.pulls[i], dyno, settings.reduce.standard, loss.curve);
     });
     seen.clear();
-    ReducedDay reduced = gatherPulls(day, loss, curves);
+    ReducedDay reduced = gatherPulls(day, settings.reduce.standard, loss, curves);
     const FitPlan plan = planFit(day, reduced.pulls, settings.reduce.grid_rpm);
     auto out = std::make_shared<DayAnalysis>(answer(day, settings, std::move(reduced), plan, fitStage(plan), draws));
     const std::vector<Companions> companions = companionsOfAll(out->pulls);
     std::vector<std::vector<Event>> events(day.pulls.size());
     workers.forEach(day.pulls.size(), [&](size_t i) {
-        if (out->pulls[i].curve)
+        if (out->pulls[i].curve && day.pulls[i].grade == PullGrade::Recorded)
             events[i] = eventsOf(day, out->pulls, i, companions[i], readPull(i), dyno);
     });
     for (size_t i = 0; i < events.size(); ++i)

@@ -31,6 +31,7 @@ Cell readCell(ObjectReader in) {
     return out;
 }
 
+const std::vector<const char*> kPullGrades{"recorded", "curve_only", "traced"};
 const std::vector<const char*> kBoostSchools{"standard", "full", "held", "temperature_only"};
 const std::vector<const char*> kLossMethods{"none", "coast_down", "percent"};
 
@@ -109,6 +110,29 @@ std::string lowerHex(std::string text) {
     return text;
 }
 
+std::optional<Standard> readCorrected(ObjectReader& in) {
+    const std::string name = in.text("corrected_to");
+    return name.empty() ? std::nullopt : std::optional(standardNamed(name));
+}
+
+GivenCurve readGiven(ObjectReader in) {
+    GivenCurve out;
+    out.corrected = readCorrected(in);
+    out.smoothing_rpm = in.number("smoothing_rpm");
+    out.reading_pct = in.number("reading_pct");
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json givenJson(const GivenCurve& given) {
+    Json out;
+    out["corrected_to"] = given.corrected ? Json(standardInfo(*given.corrected).name) : Json(nullptr);
+    out["smoothing_rpm"] = optionalJson(given.smoothing_rpm);
+    putKnown(out, "reading_pct", given.reading_pct);
+    addUnknown(out, given.unknownKeys);
+    return out;
+}
+
 LaidLog readLog(ObjectReader in) {
     LaidLog out;
     out.name = in.text("name");
@@ -150,6 +174,8 @@ Pull readPull(ObjectReader in) {
     if (out.torqueFactor && !(*out.torqueFactor > 0.0))
         throw DataError(Problem::BadValue, {std::to_string(*out.torqueFactor), "above zero"},
                         in.place("torque_factor"));
+    out.grade = static_cast<PullGrade>(in.choice("grade", kPullGrades));
+    out.given = readGiven(in.object("given"));
     out.window_rpm = in.range("window_rpm");
     out.use = in.flag("use", true);
     out.reason = in.text("reason");
@@ -245,6 +271,9 @@ Json pullJson(const Pull& pull) {
     if (pull.measuredAt)
         out["measured_at"] = measuredAtName(*pull.measuredAt);
     putKnown(out, "torque_factor", pull.torqueFactor);
+    out["grade"] = pullGradeName(pull.grade);
+    if (pull.grade != PullGrade::Recorded)
+        out["given"] = givenJson(pull.given);
     out["window_rpm"] = pull.window_rpm ? Json::array({pull.window_rpm->low, pull.window_rpm->high}) : Json(nullptr);
     out["use"] = pull.use;
     out["reason"] = pull.reason;

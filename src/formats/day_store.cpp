@@ -44,6 +44,11 @@ std::string checkedText(const std::string& file, std::string& sha256, const Stor
     return text;
 }
 
+ChannelTable readRowsOf(const Pull& pull, const std::string& text) {
+    return pull.grade == PullGrade::Recorded ? readPullText(text, pull.file, gaugeReference_kpa(pull))
+                                             : readCurveText(text, pull.file, gaugeReference_kpa(pull));
+}
+
 /// A log that cannot be read costs its channels, never the pull.
 void readLogs(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) {
     for (LaidLog& log : pull.logs) {
@@ -60,7 +65,7 @@ void readLogs(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) 
 void readRaw(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) {
     const std::string text = checkedText(pull.file, pull.sha256, files, total);
     readLogs(pull, files, total);
-    setOwnRows(pull, std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull))));
+    setOwnRows(pull, std::make_shared<const ChannelTable>(readRowsOf(pull, text)));
 }
 
 /// Reads the pull files, several at once. The first problem in the order of the pulls is the one that is thrown.
@@ -336,7 +341,7 @@ std::string pullFileText(const Pull& pull, const fs::path& dayPath) {
 
 void takeAsItIs(Pull& pull, const fs::path& dayPath) {
     const std::string text = pullFileText(pull, dayPath);
-    setOwnRows(pull, std::make_shared<const ChannelTable>(readPullText(text, pull.file, gaugeReference_kpa(pull))));
+    setOwnRows(pull, std::make_shared<const ChannelTable>(readRowsOf(pull, text)));
     pull.sha256 = sha256Hex(text);
     pull.problem.clear();
 }

@@ -200,6 +200,24 @@ void checkPull(const ChannelTable& table, const std::string& file) {
         throw DataError(Problem::NoTorqueChannel, {}, {.file = file});
 }
 
+void checkCurve(const ChannelTable& table, const std::string& file) {
+    constexpr size_t kFewestPoints = 4;
+    if (!table.find("engine_speed"))
+        throw DataError(Problem::NoSpeedChannel, {}, {.file = file});
+    if (!table.find("torque") && !table.find("power"))
+        throw DataError(Problem::NoTorqueChannel, {}, {.file = file});
+    if (table.rows() < kFewestPoints)
+        throw DataError(Problem::TooFewPoints, {std::to_string(table.rows())}, {.file = file});
+}
+
+ChannelTable readCurveText(std::string_view text, const std::string& file, double ambient_kpa) {
+    CsvTable csv = parseCsv(text, file);
+    const std::vector<ColumnMeaning> meanings = guessMeanings(csv);
+    ChannelTable table = toChannels(std::move(csv), meanings, ambient_kpa, file);
+    checkCurve(table, file);
+    return table;
+}
+
 ChannelTable readLogText(std::string_view text, const std::string& file) {
     CsvTable csv = parseCsv(text, file);
     const std::vector<ColumnMeaning> meanings = guessMeanings(csv);

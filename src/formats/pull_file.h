@@ -38,8 +38,13 @@ ChannelTable readPullText(std::string_view text, const std::string& file, double
 /// Reads the file of a second log, as Hill Run writes it: time and engine speed, no torque needed. Throws DataError.
 ChannelTable readLogText(std::string_view text, const std::string& file);
 
+/// Reads a curve by engine speed without rows over time: speed, and torque or power. Throws DataError.
+ChannelTable readCurveText(std::string_view text, const std::string& file, double ambient_kpa);
+
 /// What `readPullText` checks, for tables of another origin. Throws DataError.
 void checkPull(const ChannelTable& table, const std::string& file);
+/// What `readCurveText` checks. Throws DataError (NoSpeedChannel, NoTorqueChannel, TooFewPoints).
+void checkCurve(const ChannelTable& table, const std::string& file);
 
 /// A pull in the format that Hill Run writes; shortest digits that read back to the same number.
 std::string writePullText(const ChannelTable& table);

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/compare_builds.h"
 #include "core/compare/day_stages.h"
+#include "core/compare/given_pairs.h"
 
 #include <algorithm>
 #include <cmath>
@@ -187,14 +188,17 @@ DayAnalysis answer(const TestDay& day, const AnalysisSettings& settings, Reduced
     out.rpm = plan.input.rpm;
     out.model = fitted.model;
     out.whyNoComparison = fitted.whyNot;
-    if (!out.model)
+    if (!out.model) {
+        addGivenPairs(out, day);
         return out;
+    }
     findCommonRange(out);
     fillBandMeans(out);
     fillSpread(out);
     for (const PullFlag& flag : fitted.flags)
         out.pulls[plan.fitted[flag.pull]].flags.push_back(flag);
     compareAll(out, day, plan, cache);
+    addGivenPairs(out, day);
     fillNotes(out, day, dayClock(day));
     return out;
 }

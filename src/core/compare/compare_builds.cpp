@@ -53,7 +53,7 @@ BuildColumn PairInput::columnOf(const std::string& build) const {
 }
 
 BuildResult fittedBuild(const PairInput& input, const std::string& id) {
-    BuildResult out{fittedCurve(input.answer, input.columnOf(id)), id, {}};
+    BuildResult out{fittedCurve(input.answer, input.columnOf(id)), id, {}, {}};
     for (const size_t number : input.fitted)
         if (input.pulls[number].build == id)
             out.pullsUsed.push_back(input.pulls[number].id);

@@ -18,6 +18,14 @@ namespace hillrun {
 struct BuildResult : BuildCurve {
     std::string id;
     std::vector<std::string> pullsUsed;
+    std::string given; ///< "a curve only, corrected to SAE J1349 ..."; empty for a fitted build
+};
+
+/// A build that was not recorded, and what is known of its curve.
+struct GivenBuild {
+    std::string build;
+    std::string text;
+    bool operator==(const GivenBuild&) const = default;
 };
 
 /// Explained: differs, and the role of a changed part says why (jets the mixture, boost the pressures).
@@ -73,6 +81,7 @@ struct Comparison : Effect {
     std::optional<double> matters_w;    ///< smallest difference that matters, when given
     VerdictKind verdict = VerdictKind::CannotTell;
     std::optional<ToSettle> toSettle; ///< while nothing can be told
+    std::vector<GivenBuild> given;    ///< of the two builds those that are curves only
 
     /// Figures from different places hold the losses between them: no comparison of parts.
     [[nodiscard]] bool samePlace() const { return measuredAtFrom == measuredAtTo && measuredAtFrom.size() <= 1; }

@@ -34,7 +34,8 @@ CorrectedPull correctPull(const ObservedPull& seen, const Pull& pull, const Dyno
                           const std::optional<LossCurve>& loss);
 
 /// The pulls in the day's order with what became of them.
-ReducedDay gatherPulls(const TestDay& day, const DayLoss& loss, std::span<const CorrectedPull> pulls);
+ReducedDay gatherPulls(const TestDay& day, Standard standard, const DayLoss& loss,
+                       std::span<const CorrectedPull> pulls);
 
 /// What the fit of a day is made from.
 struct FitPlan {

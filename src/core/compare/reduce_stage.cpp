@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/day_stages.h"
+#include "core/compare/given_pairs.h"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -79,7 +80,8 @@ CorrectedPull correctPull(const ObservedPull& seen, const Pull& pull, const Dyno
     }
 }
 
-ReducedDay gatherPulls(const TestDay& day, const DayLoss& loss, std::span<const CorrectedPull> pulls) {
+ReducedDay gatherPulls(const TestDay& day, Standard standard, const DayLoss& loss,
+                       std::span<const CorrectedPull> pulls) {
     ReducedDay out;
     out.loss = loss.curve;
     if (!loss.note.empty())
@@ -95,6 +97,8 @@ ReducedDay gatherPulls(const TestDay& day, const DayLoss& loss, std::span<const 
             noteExtrapolation(out, *result.curve);
         else if (!pulls[i].whyNot.empty())
             leaveOut(result, pulls[i].whyNot);
+        if (const std::string why = whyAside(day, day.pulls[i], standard); result.used && !why.empty())
+            leaveOut(result, why);
         out.pulls.push_back(std::move(result));
     }
     return out;
@@ -109,7 +113,7 @@ ReducedDay reduceDay(const TestDay& day, const ReduceSettings& settings) {
     std::vector<CorrectedPull> corrected;
     for (size_t i = 0; i < day.pulls.size(); ++i)
         corrected.push_back(correctPull(observed[i], day.pulls[i], dyno, settings.standard, loss.curve));
-    return gatherPulls(day, loss, corrected);
+    return gatherPulls(day, settings.standard, loss, corrected);
 }
 
 } // namespace hillrun

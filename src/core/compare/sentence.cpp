@@ -251,9 +251,20 @@ std::string jointClause(const Comparison& c) {
     return text + fmt::format(": the {} belongs to {}", what, allTogether(count));
 }
 
+/// "B is a curve only, corrected to SAE J1349, smoothing not known".
+std::string givenWords(const Comparison& c) {
+    std::vector<std::string> out;
+    for (const GivenBuild& one : c.given)
+        out.push_back(fmt::format("{} is {}", one.build, one.text));
+    return listed(out);
+}
+
 std::string cannotTellSentence(const Comparison& c, const DisplayUnits& units) {
     if (c.bands.empty())
         return "Cannot tell yet: the builds share no range of speed.";
+    if (!c.given.empty())
+        return fmt::format("Cannot tell: {}. {} against {} reads {}; how well that repeats nobody knows.",
+                           givenWords(c), c.to, c.from, onAverage(c, units));
     if (!c.hasInterval)
         return fmt::format("Cannot tell yet: no repeatability was measured today, so nothing can be proven. {} against "
                            "{} reads {}.",

@@ -269,6 +269,18 @@ const char* measuredAtName(MeasuredAt at) {
     constexpr const char* names[] = {"crank", "hub", "wheel"};
     return names[static_cast<size_t>(at)];
 }
+const char* pullGradeName(PullGrade grade) {
+    switch (grade) {
+    case PullGrade::Recorded:
+        return "recorded";
+    case PullGrade::CurveOnly:
+        return "curve_only";
+    case PullGrade::Traced:
+        return "traced";
+    }
+    return "";
+}
+
 const char* sweepName(SweepDirection sweep) {
     constexpr const char* names[] = {"up", "down", "steps"};
     return names[static_cast<size_t>(sweep)];

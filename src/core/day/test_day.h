@@ -118,6 +118,18 @@ struct ControlWindow {
     bool operator==(const ControlWindow&) const = default;
 };
 
+/// What a pull's file holds: rows over time, or a curve by engine speed that came as a table or was read off a picture.
+enum class PullGrade { Recorded, CurveOnly, Traced };
+
+/// What was done to a curve before it came here; of a pull that was not recorded.
+struct GivenCurve {
+    std::optional<Standard> corrected;   ///< nothing: not known
+    std::optional<double> smoothing_rpm; ///< nothing: not known
+    std::optional<double> reading_pct;   ///< how well it could be read off, 95 %; of a traced curve
+    std::string unknownKeys;
+    bool operator==(const GivenCurve&) const = default;
+};
+
 struct Pull {
     std::string id;
     std::string build;
@@ -130,6 +142,8 @@ struct Pull {
     std::optional<RpmRange> window_rpm;   ///< set by hand
     std::optional<MeasuredAt> measuredAt; ///< when it was measured elsewhere than the day's cell measures
     std::optional<double> torqueFactor;   ///< its torque was written down in a wrong unit: times this
+    PullGrade grade = PullGrade::Recorded;
+    GivenCurve given;
     bool use = true;
     std::string reason;
     std::string note;
@@ -243,5 +257,6 @@ PartRole roleOf(const TestDay& day, const std::string& part);
 const char* cellKindName(CellKind kind);     ///< "engine_brake"
 const char* measuredAtName(MeasuredAt at);   ///< "crank"
 const char* sweepName(SweepDirection sweep); ///< "up"
+const char* pullGradeName(PullGrade grade);  ///< "curve_only"
 
 } // namespace hillrun

@@ -71,6 +71,7 @@ enum class Problem {
     LogAmbiguous,
     LogOfAnother,
     LogFitsSeveral,
+    TooFewPoints,
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 

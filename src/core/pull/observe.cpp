@@ -3,6 +3,7 @@
 #include "core/pull/observe.h"
 
 #include "core/errors/data_error.h"
+#include "core/pull/given_curve.h"
 #include "core/pull/local_regression.h"
 #include "core/pull/robust.h"
 
@@ -14,15 +15,6 @@
 
 namespace hillrun {
 namespace {
-
-std::vector<double> gridIn(const RpmRange& window, double step) {
-    std::vector<double> out;
-    const auto first = static_cast<long>(std::ceil(window.low / step - 1e-9));
-    const auto last = static_cast<long>(std::floor(window.high / step + 1e-9));
-    for (long i = first; i <= last; ++i)
-        out.push_back(static_cast<double>(i) * step);
-    return out;
-}
 
 SweepSignals sweepSignals(const PullSignals& s) { return {s.time_s, s.speed_rpm, s.torque_nm, s.throttle_pct}; }
 
@@ -99,8 +91,19 @@ ChannelTraits traitsOf(const ChannelTable& raw, const Sweep& sweep) {
 
 } // namespace
 
+std::vector<double> gridIn(const RpmRange& window, double step_rpm) {
+    std::vector<double> out;
+    const auto first = static_cast<long>(std::ceil(window.low / step_rpm - 1e-9));
+    const auto last = static_cast<long>(std::floor(window.high / step_rpm + 1e-9));
+    for (long i = first; i <= last; ++i)
+        out.push_back(static_cast<double>(i) * step_rpm);
+    return out;
+}
+
 Observed observe(const Pull& pull, const Dyno& dyno, const GridSettings& grid) {
     assert(pull.raw && grid.step_rpm > 0.0 && grid.smoothing_rpm > 0.0);
+    if (pull.grade != PullGrade::Recorded)
+        return observeGiven(pull, grid);
     Observed seen;
     seen.recorded = pullSignals(pull, dyno);
     findSweepOf(seen, dyno.cell, pull.window_rpm);

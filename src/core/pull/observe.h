@@ -44,6 +44,9 @@ struct Observed {
     CoastDown coast;                                     ///< what the rollers did afterwards
 };
 
+/// The multiples of the step inside a range.
+std::vector<double> gridIn(const RpmRange& window, double step_rpm);
+
 /// Finds the sweep of one pull from any kind of dyno and puts every channel on the grid. Pure.
 /// Throws DataError: no speed or torque, no sweep or too few held speeds, a speed no engine has, rollers of unknown
 /// inertia.

@@ -13,6 +13,8 @@ namespace hillrun {
 namespace {
 
 void takeAir(Curve& curve, const Pull& pull, const EngineForAir& engine, Standard standard) {
+    if (pull.grade != PullGrade::Recorded && pull.given.corrected != Standard::Uncorrected)
+        return; // it was corrected before it came here, and stays as it is
     if (pull.weather) {
         curve.airState = humidAir(*pull.weather);
         curve.weatherKnown = true;

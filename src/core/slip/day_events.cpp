@@ -93,7 +93,7 @@ void addEvents(const TestDay& day, std::vector<PullResult>& pulls) {
     const std::vector<Companions> companions = companionsOfAll(pulls);
     for (size_t i = 0; i < pulls.size(); ++i) {
         pulls[i].events.clear();
-        if (pulls[i].curve)
+        if (pulls[i].curve && day.pulls[i].grade == PullGrade::Recorded)
             pulls[i].events =
                 findEvents(*day.pulls[i].raw, *pulls[i].curve, eventContext(day, pulls, i, companions[i]));
     }

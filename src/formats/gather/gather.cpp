@@ -119,12 +119,13 @@ private:
         return axis;
     }
 
+    [[nodiscard]] bool forCurve() const { return m_choices.purpose == GatherPurpose::Curve; }
     [[nodiscard]] bool forLog() const { return m_choices.purpose == GatherPurpose::Log; }
 
     /// Throws what is missing for a pull: time, speed, or torque and power.
     void checkGroup(const ColumnGroup& group, bool timed, bool turning, bool rollers) const {
         const Place place{.file = m_file, .line = m_out.table.headerLine};
-        if (!timed)
+        if (!timed && !forCurve())
             throw DataError(Problem::NoTimeChannel, {}, place);
         if (!turning && !rollers)
             throw DataError(Problem::NoSpeedChannel, {}, place);
@@ -136,7 +137,7 @@ private:
     [[nodiscard]] std::vector<RowPull> piecesOf(const ColumnGroup& group, const std::vector<double>& seconds,
                                                 std::optional<size_t> speed, size_t rows, bool alone) const {
         std::vector<RowPull> out;
-        if (forLog())
+        if (forLog() || forCurve())
             return {{{0, rows - 1}, CutReason::None, 0.0, ""}};
         if (m_choices.pulls && alone) {
             for (const RowSpan& span : *m_choices.pulls)
@@ -154,6 +155,10 @@ private:
         const auto speed = find(group, "engine_speed");
         const auto roller = find(group, "roller_speed");
         checkGroup(group, axis.has_value(), speed.has_value(), roller.has_value());
+        if (forCurve() && !speed)
+            throw DataError(Problem::NoSpeedChannel, {}, {.file = m_file, .line = m_out.table.headerLine});
+        if (forCurve()) // its rows are points, one as good as the other
+            axis = TimeAxis{std::vector<double>(m_out.table.rows(), std::nan("")), {}, {}, {}};
         const RawColumn& turning = m_out.table.columns[speed ? *speed : *roller];
         // Runs beside each other end in blanks.
         const size_t rows = groups > 1 ? filledRows(turning.values) : turning.values.size();
@@ -229,7 +234,7 @@ private:
     /// The climb of its speed: how far and how long.
     void describe(GatheredPull& pull) {
         const auto speed = find(pull.columns, "engine_speed");
-        if (!speed || forLog())
+        if (!speed || forLog() || forCurve())
             return;
         const RawPull raw{m_out.table, pull.columns, pull.rows};
         const std::vector<double> rpm = valuesOf(raw, m_out.columns[*speed], *speed, 0.0);
@@ -346,6 +351,33 @@ ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double 
     ChannelTable out = channelsOf(file, pull, ambient_kpa);
     checkPull(out, file.name);
     return out;
+}
+
+ChannelTable curveTableOf(const GatheredFile& file, double ambient_kpa) {
+    if (file.problem)
+        throw DataError(*file.problem);
+    ChannelTable out = channelsOf(file, file.pulls.front(), ambient_kpa);
+    std::erase_if(out.columns, [](const Column& column) { return column.name == "time"; });
+    checkCurve(out, file.name);
+    return out;
+}
+
+bool looksLikeCurve(const GatheredFile& file) {
+    constexpr size_t kFewestPoints = 4;
+    constexpr size_t kMostPoints = 2000;
+    const auto has = [&](const char* channel) {
+        return std::find_if(file.columns.begin(), file.columns.end(),
+                            [&](const GatheredColumn& column) { return column.channel == channel; });
+    };
+    const auto speed = has("engine_speed");
+    const bool force = has("torque") != file.columns.end() || has("power") != file.columns.end();
+    if (speed == file.columns.end() || !force)
+        return false;
+    const std::vector<double>& rpm = file.table.columns[static_cast<size_t>(speed - file.columns.begin())].values;
+    if (rpm.size() < kFewestPoints || rpm.size() > kMostPoints)
+        return false;
+    const auto never = [&](auto order) { return std::adjacent_find(rpm.begin(), rpm.end(), order) == rpm.end(); };
+    return never([](double a, double b) { return !(a < b); }) || never([](double a, double b) { return !(a > b); });
 }
 
 ChannelTable logTableOf(const GatheredFile& file, double ambient_kpa) {

@@ -22,6 +22,7 @@ namespace hillrun {
 /// What the file is wanted for.
 enum class GatherPurpose {
     Pulls, ///< rows of time, speed, and torque or power
+    Curve, ///< a table by engine speed, already made: speed, and torque or power, without time
     Log,   ///< what another device recorded beside pulls: time and speed are enough, and it is never split
 };
 
@@ -74,6 +75,12 @@ ChannelTable tableOf(const GatheredFile& file, const GatheredPull& pull, double 
 
 /// The rows of a file that was read as a log, likewise. Throws DataError.
 ChannelTable logTableOf(const GatheredFile& file, double ambient_kpa);
+
+/// The points of a file that was read as a curve, likewise. Throws DataError.
+ChannelTable curveTableOf(const GatheredFile& file, double ambient_kpa);
+/// Whether the columns of a file that tells no time look like a curve by engine speed: a speed that always rises or
+/// always falls, and torque or power.
+bool looksLikeCurve(const GatheredFile& file);
 
 /// The notes that somebody should look at.
 GatherNotes doubtsOf(const GatherNotes& notes);

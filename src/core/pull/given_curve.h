@@ -1,0 +1,20 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/pull/observe.h"
+
+namespace hillrun {
+
+/// A curve by engine speed, without rows over time, on the grid: straight through its points (modified Akima), nothing
+/// smoothed, nothing beyond its ends. Throws DataError (NoSpeedChannel, NoTorqueChannel, TooFewPoints,
+/// ImplausibleSpeed).
+Observed observeGiven(const Pull& pull, const GridSettings& grid);
+
+/// Whether a pull's power stands in the air of the standard, or can be brought there: always for a recorded pull; for a
+/// given curve when it was corrected to that standard, or not at all.
+bool standsIn(const Pull& pull, Standard standard);
+/// "a curve only, corrected to SAE J1349, smoothing not known"; empty for a recorded pull.
+std::string givenText(const Pull& pull);
+
+} // namespace hillrun

@@ -28,6 +28,8 @@ struct Options {
     std::string build;
     std::vector<std::string> onto;
     std::optional<double> lag_s;
+    std::string correctedTo;
+    std::optional<double> smoothing_rpm;
     std::optional<double> temperature, pressure, humidity;
     bool explain = false;
     bool strict = false;
@@ -75,6 +77,16 @@ std::optional<Atmosphere> givenWeather(const Options& o) {
     return air;
 }
 
+/// What was said of a curve goes with it; of recorded pulls it cannot be said.
+void takeGiven(ImportFile& file, const Options& o) {
+    const bool said = !o.correctedTo.empty() || o.smoothing_rpm;
+    if (said && !isCurve(file))
+        throw WrongUse("--corrected-to and --smoothing-rpm are for curves by engine speed, without time");
+    if (!o.correctedTo.empty() && o.correctedTo != "unknown")
+        file.given.corrected = standardNamed(o.correctedTo);
+    file.given.smoothing_rpm = o.smoothing_rpm;
+}
+
 std::vector<ImportFile> readAll(const Options& o, const TestDay& day) {
     const auto weather = givenWeather(o);
     std::optional<GatherMapping> mapping;
@@ -87,6 +99,7 @@ std::vector<ImportFile> readAll(const Options& o, const TestDay& day) {
                 throw DataError(*file.problem);
             if (weather)
                 file.weather = weather;
+            takeGiven(file, o);
             if (!o.build.empty())
                 std::fill(file.builds.begin(), file.builds.end(), o.build);
             file.bytes.reset(); // it is not read again
@@ -123,13 +136,15 @@ void describe(const Imported& imported, bool explain) {
             fmt::print("  {}\n", noteLine(note));
 }
 
-Json pullJson(const GatheredFile& file, const GatheredPull& pull, const std::string& build, double air_kpa) {
+Json pullJson(const GatheredFile& file, const GatheredPull& pull, const std::string& build, double air_kpa,
+              bool curve) {
     Json out = {{"build", build},
+                {"grade", curve ? "curve_only" : "recorded"},
                 {"rows", pull.rows.rows()},
                 {"started", pull.started},
                 {"sweep_rpm", {pull.sweep_rpm.low, pull.sweep_rpm.high}},
                 {"peak_power", nullptr}};
-    if (const auto peak = rawPeak(tableOf(file, pull, air_kpa)))
+    if (const auto peak = rawPeak(curve ? curveTableOf(file, air_kpa) : tableOf(file, pull, air_kpa)))
         out["peak_power"] = {{"value", peak->power_kw}, {"rpm", peak->rpm}};
     return out;
 }
@@ -141,7 +156,8 @@ Json fileJson(const Imported& imported) {
                 {"warnings", Json::array()},  {"notes", Json::array()}, {"left_out", Json::array()}};
     for (size_t i = 0; i < gathered.pulls.size(); ++i) {
         Json pull = {{"id", i < imported.ids.size() ? Json(imported.ids[i]) : Json()}};
-        pull.update(pullJson(gathered, gathered.pulls[i], imported.file.builds[i], ambient_kpa(imported.file)));
+        pull.update(pullJson(gathered, gathered.pulls[i], imported.file.builds[i], ambient_kpa(imported.file),
+                             isCurve(imported.file)));
         out["pulls"].push_back(pull);
     }
     for (const GatheredColumn& column : gathered.columns)
@@ -248,6 +264,9 @@ void addImport(CLI::App& app) {
                      "engine speed; \"all\" tries every pull")
         ->delimiter(',');
     command->add_option("--lag-s", o->lag_s, "with --onto PULL: what the log's clock shows at the pull's zero");
+    command->add_option("--corrected-to", o->correctedTo,
+                        "of a curve by engine speed (no time): the standard it was corrected to, or \"unknown\"");
+    command->add_option("--smoothing-rpm", o->smoothing_rpm, "of such a curve: the width it was smoothed over");
     command->add_option("--temperature-c", o->temperature, "weather of these pulls");
     command->add_option("--pressure-kpa", o->pressure);
     command->add_option("--humidity-pct", o->humidity);

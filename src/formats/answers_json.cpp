@@ -136,6 +136,7 @@ Json buildsJson(const DayAnalysis& analysis) {
                 leftOut.push_back({{"id", pull.id}, {"why", pull.whyLeftOut}});
         out.push_back({{"id", build.id},
                        {"pulls_used", build.pullsUsed},
+                       {"given", build.given.empty() ? Json(nullptr) : Json(build.given)},
                        {"pulls_left_out", leftOut},
                        {"power_kw", kilowatts(build.power_w)},
                        {"torque_nm", scaled(build.torque_nm, 1.0)},

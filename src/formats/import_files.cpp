@@ -97,6 +97,11 @@ std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, 
         }
         file.choices.purpose = purpose;
         readAgain(file, day, watch);
+        if (file.problem && file.problem->problem() == Problem::NoTimeChannel && file.gathered &&
+            looksLikeCurve(*file.gathered)) {
+            file.choices.purpose = GatherPurpose::Curve;
+            readAgain(file, day, watch);
+        }
         out.push_back(std::move(file));
     }
     return out;
@@ -111,13 +116,16 @@ std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const
         const GatheredPull& found = file.gathered->pulls[i];
         if (!found.use)
             continue;
-        auto raw = std::make_shared<ChannelTable>(tableOf(*file.gathered, found, ambient_kpa(file)));
+        auto raw = std::make_shared<ChannelTable>(isCurve(file) ? curveTableOf(*file.gathered, ambient_kpa(file))
+                                                                : tableOf(*file.gathered, found, ambient_kpa(file)));
         Pull pull;
         pull.id = freePullId(grown, dayPath);
         pull.build = file.builds[i];
         pull.file = "pulls/" + pull.id + ".csv";
         pull.started = found.started;
         pull.weather = file.weather;
+        pull.grade = isCurve(file) ? PullGrade::CurveOnly : PullGrade::Recorded;
+        pull.given = file.given;
         pull.note = "imported from " + shownText(file.name) +
                     (found.label.empty() ? std::string() : ", " + shownText(found.label));
         pull.raw = std::move(raw);

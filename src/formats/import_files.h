@@ -25,15 +25,19 @@ struct ImportFile {
     std::optional<GatheredFile> gathered;
     std::optional<DataError> problem; ///< why it cannot become pulls; then `gathered` is empty or without pulls
     std::vector<std::string> builds;  ///< id of the build of each pull
+    GivenCurve given;                 ///< of a file that holds a curve: what was done to it before
     std::optional<Atmosphere> weather;
 };
 
 /// Whether the file is wanted as a log beside pulls.
 inline bool isLog(const ImportFile& file) { return file.choices.purpose == GatherPurpose::Log; }
 
+/// Whether the file is a curve by engine speed.
+inline bool isCurve(const ImportFile& file) { return file.choices.purpose == GatherPurpose::Curve; }
+
 /// The files that a path holds (one, or several in an archive), each read as well as can be: what cannot be read has
-/// its `problem`. Without a mapping given, one that knows the file is used. Throws DataError when the file itself
-/// cannot be opened.
+/// its `problem`. Without a mapping given, one that knows the file is used. A table that tells no time and looks like a
+/// curve by engine speed is read as one. Throws DataError when the file itself cannot be opened.
 std::vector<ImportFile> openForImport(const std::filesystem::path& path, const TestDay& day,
                                       const GatherMapping* mapping = nullptr, const ReadWatch& watch = {},
                                       GatherPurpose purpose = GatherPurpose::Pulls);

@@ -265,7 +265,8 @@ private:
         text(kLeft + 30, m_y, id, 10, buildColour(number), true);
         std::string words = m_day.builds[number].name;
         if (result)
-            words += fmt::format("  ({}, {} pulls)", role, result->pullsUsed.size());
+            words += result->given.empty() ? fmt::format("  ({}, {} pulls)", role, result->pullsUsed.size())
+                                           : fmt::format("  ({}, {})", role, result->given);
         text(kLeft + 46, m_y, words, 9, kInk);
         if (result && std::isfinite(result->peakPower_w.value))
             text(kRight, m_y,

@@ -6,6 +6,7 @@
 #include "core/compare/judge.h"
 #include "core/pull/curve_rows.h"
 #include "core/pull/events.h"
+#include "core/pull/given_curve.h"
 
 #include <cmath>
 
@@ -338,6 +339,10 @@ BoardContent torqueInTime(const TestDay& day, const DayAnalysis& analysis, const
     out.title = result->curve->source().basis.empty()
                     ? QObject::tr("Torque as recorded, %1").arg(QString::fromUtf8(unit))
                     : QObject::tr("Torque referred to the engine, row by row, %1").arg(QString::fromUtf8(unit));
+    if (!pull->raw->find("time")) {
+        out.title = QObject::tr("No rows over time: %1").arg(qs(givenText(*pull)));
+        return out;
+    }
     out.series.push_back(rawInTime(*pull, result->curve->source().torque_nm, torqueIn(view.units.torque, 1.0),
                                    QPen(theme.build(buildNumber(day, pull->build)), 1.2)));
     out.shades = timeShades(*result, theme);
@@ -351,6 +356,8 @@ BoardContent speedInTime(const TestDay& day, const DayAnalysis& analysis, const 
     out.xTitle = u"s"_s;
     out.title = QObject::tr("Engine speed, rpm");
     if (!result || !pull || !result->curve)
+        return out;
+    if (!pull->raw->find("time"))
         return out;
     out.series.push_back(rawInTime(*pull, result->curve->source().speed_rpm, 1.0, QPen(theme.ink, 1.2)));
     out.shades = timeShades(*result, theme);

@@ -66,6 +66,9 @@ void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std:
     } else {
         QString text = tr("%n pull(s)", nullptr, static_cast<int>(result->pullsUsed.size()));
         text.replace(u"pull(s)"_s, result->pullsUsed.size() == 1 ? tr("pull") : tr("pulls"));
+        if (!result->given.empty())
+            text = tr("curve only");
+        m_facts->setToolTip(qs(result->given));
         if (std::isfinite(result->peakPower_w.value))
             text += tr(" \u00B7 peak %1 %2, %3 rpm")
                         .arg(powerFigure(result->peakPower_w.value, units), qs(placeText(analysis->place)),

@@ -50,6 +50,8 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     m_halves->setSizes({400, 760});
     column->addWidget(m_halves, 1);
     column->addLayout(makeMappingRow());
+    m_given = makeGivenRow();
+    column->addWidget(m_given);
     m_weather = new QWidget(this);
     m_weather->setLayout(makeWeatherRow());
     column->addWidget(m_weather);
@@ -99,9 +101,12 @@ QLayout* ImportDialog::makeTitleRow() {
     m_purpose = new QComboBox(this);
     m_purpose->setObjectName(u"importPurpose"_s);
     m_purpose->setAccessibleName(tr("What the file holds"));
-    m_purpose->addItems({tr("pulls"), tr("a log beside pulls")});
+    m_purpose->addItem(tr("pulls"), static_cast<int>(GatherPurpose::Pulls));
+    m_purpose->addItem(tr("a curve by engine speed"), static_cast<int>(GatherPurpose::Curve));
+    m_purpose->addItem(tr("a log beside pulls"), static_cast<int>(GatherPurpose::Log));
     connect(m_purpose, &QComboBox::activated, this, [this](int index) {
-        choose([&](GatherChoices& all) { all.purpose = index == 1 ? GatherPurpose::Log : GatherPurpose::Pulls; });
+        const auto purpose = static_cast<GatherPurpose>(m_purpose->itemData(index).toInt());
+        choose([&](GatherChoices& all) { all.purpose = purpose; });
     });
     row->addWidget(m_purpose);
     return row;
@@ -181,6 +186,48 @@ QLayout* ImportDialog::makeWeatherRow() {
     return row;
 }
 
+QWidget* ImportDialog::makeGivenRow() {
+    auto* out = new QWidget(this);
+    auto* row = new QHBoxLayout(out);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(new PlainLabel(tr("This curve was corrected to"), out));
+    m_correctedTo = new QComboBox(out);
+    m_correctedTo->setObjectName(u"correctedTo"_s);
+    m_correctedTo->setAccessibleName(tr("What the curve was corrected to"));
+    m_correctedTo->addItem(tr("not known"), QString());
+    for (const StandardInfo& info : standards())
+        m_correctedTo->addItem(qs(info.title), qs(info.name));
+    row->addWidget(m_correctedTo);
+    row->addWidget(new PlainLabel(tr("and smoothed over"), out));
+    m_smoothing = new NumberField(u"givenSmoothing"_s, tr("smoothing of the curve"), 0.0, 2000.0, 0, u"rpm"_s, out);
+    row->addWidget(m_smoothing);
+    auto* hint = new PlainLabel(tr("a curve has no repeats: it is compared, and proves nothing"), out);
+    hint->setProperty("quiet", true);
+    hint->setProperty("small", true);
+    row->addWidget(hint, 1);
+    connect(m_correctedTo, &QComboBox::activated, this, &ImportDialog::takeGiven);
+    connect(m_smoothing, &NumberField::edited, this, &ImportDialog::takeGiven);
+    return out;
+}
+
+/// Said of one curve, it is said of all that come with it.
+void ImportDialog::takeGiven() {
+    const std::string name = m_correctedTo->currentData().toString().toStdString();
+    for (ImportFile& file : m_files)
+        if (isCurve(file)) {
+            file.given.corrected = name.empty() ? std::nullopt : std::optional(standardNamed(name));
+            file.given.smoothing_rpm = m_smoothing->number();
+        }
+}
+
+void ImportDialog::showGiven() {
+    m_given->setVisible(isCurve(current()));
+    const auto& given = current().given;
+    const QString name = given.corrected ? qs(standardInfo(*given.corrected).name) : QString();
+    m_correctedTo->setCurrentIndex(std::max(0, m_correctedTo->findData(name)));
+    m_smoothing->show(given.smoothing_rpm);
+}
+
 QLayout* ImportDialog::makeMappingRow() {
     auto* row = new QHBoxLayout;
     auto* label = new PlainLabel(tr("Use a kept mapping:"), this);
@@ -252,7 +299,8 @@ void ImportDialog::showPull(size_t file, size_t pull) {
 
 void ImportDialog::showFile() {
     m_raw->show(current());
-    m_purpose->setCurrentIndex(isLog(current()) ? 1 : 0);
+    m_purpose->setCurrentIndex(m_purpose->findData(static_cast<int>(current().choices.purpose)));
+    showGiven();
     if (current().gathered)
         m_columns->show(*current().gathered);
     else
@@ -413,6 +461,15 @@ QString ImportDialog::problem() const {
             ++used;
             try {
                 (void)logTableOf(*file.gathered, ambient_kpa(file));
+            } catch (const DataError& error) {
+                return QString::fromUtf8(error.what());
+            }
+            continue;
+        }
+        if (isCurve(file)) {
+            used += file.gathered->pulls.front().use ? 1 : 0;
+            try {
+                (void)curveTableOf(*file.gathered, ambient_kpa(file));
             } catch (const DataError& error) {
                 return QString::fromUtf8(error.what());
             }

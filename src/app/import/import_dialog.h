@@ -37,6 +37,9 @@ private:
     QLayout* makeTitleRow();
     void takeLogsForLogs();
     QLayout* makeWeatherRow();
+    QWidget* makeGivenRow();
+    void takeGiven();
+    void showGiven();
     QLayout* makeMappingRow();
     QLayout* makeButtons();
     void fillPulls();
@@ -70,6 +73,9 @@ private:
     ColumnTable* m_columns = nullptr;
     QLabel* m_doubts = nullptr;
     QWidget* m_weather = nullptr;
+    QWidget* m_given = nullptr; ///< what was done to a curve before it came here
+    QComboBox* m_correctedTo = nullptr;
+    NumberField* m_smoothing = nullptr;
     QCheckBox* m_weatherKnown = nullptr;
     NumberField* m_temperature = nullptr;
     NumberField* m_pressure = nullptr;

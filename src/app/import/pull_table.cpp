@@ -33,6 +33,8 @@ QString logText(const ImportFile& file) {
 
 /// "2 010–6 990 rpm · 8.1 s · 71.9 kW", uncorrected
 QString whatItIs(const ImportFile& file, const GatheredPull& pull) {
+    if (isCurve(file))
+        return PullTable::tr("a curve of %1 points").arg(pull.rows.rows());
     if (!(pull.sweep_rpm.high > 0.0))
         return PullTable::tr("%1 rows, roller speed only").arg(pull.rows.rows());
     QString out = PullTable::tr("%1 rpm \u00B7 %2 s").arg(rangeText(pull.sweep_rpm)).arg(pull.sweep_s, 0, 'f', 1);

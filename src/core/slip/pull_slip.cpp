@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/slip/pull_slip.h"
 
+#include "core/pull/given_curve.h"
+
 #include "core/channels/channels.h"
 #include "core/slip/day_doubts.h"
 #include "core/slip/day_events.h"
@@ -64,6 +66,10 @@ public:
         if (!m_result || !m_result->curve) {
             const std::string why = m_result ? m_result->whyLeftOut : std::string("it was not worked out");
             add(SlipWeight::Warning, fmt::format("No curve can be made of it: {}.", why), "no_curve");
+            return finish();
+        }
+        if (m_pull.grade != PullGrade::Recorded) {
+            add(SlipWeight::Note, fmt::format("This is {}: it has no rows to look through.", givenText(m_pull)));
             return finish();
         }
         findCompanions();

@@ -4,6 +4,7 @@
 
 #include "core/channels/channels.h"
 #include "core/errors/data_error.h"
+#include "core/pull/robust.h"
 #include "formats/gather/column_words.h"
 #include "formats/gather/plausible.h"
 #include "formats/gather/time_axis.h"
@@ -157,6 +158,8 @@ private:
         checkGroup(group, axis.has_value(), speed.has_value(), roller.has_value());
         if (forCurve() && !speed)
             throw DataError(Problem::NoSpeedChannel, {}, {.file = m_file, .line = m_out.table.headerLine});
+        if (forCurve())
+            tell(GatherCode::CurveOnly, {}, {});
         if (forCurve()) // its rows are points, one as good as the other
             axis = TimeAxis{std::vector<double>(m_out.table.rows(), std::nan("")), {}, {}, {}};
         const RawColumn& turning = m_out.table.columns[speed ? *speed : *roller];
@@ -364,7 +367,8 @@ ChannelTable curveTableOf(const GatheredFile& file, double ambient_kpa) {
 
 bool looksLikeCurve(const GatheredFile& file) {
     constexpr size_t kFewestPoints = 4;
-    constexpr size_t kMostPoints = 2000;
+    constexpr size_t kFewPoints = 40; ///< typed by somebody, at whatever speeds
+    constexpr double kEvenStep = 0.02;
     const auto has = [&](const char* channel) {
         return std::find_if(file.columns.begin(), file.columns.end(),
                             [&](const GatheredColumn& column) { return column.channel == channel; });
@@ -374,10 +378,18 @@ bool looksLikeCurve(const GatheredFile& file) {
     if (speed == file.columns.end() || !force)
         return false;
     const std::vector<double>& rpm = file.table.columns[static_cast<size_t>(speed - file.columns.begin())].values;
-    if (rpm.size() < kFewestPoints || rpm.size() > kMostPoints)
+    if (rpm.size() < kFewestPoints)
         return false;
-    const auto never = [&](auto order) { return std::adjacent_find(rpm.begin(), rpm.end(), order) == rpm.end(); };
-    return never([](double a, double b) { return !(a < b); }) || never([](double a, double b) { return !(a > b); });
+    std::vector<double> steps;
+    for (size_t i = 1; i < rpm.size(); ++i)
+        steps.push_back(rpm[i] - rpm[i - 1]);
+    const bool rises = std::all_of(steps.begin(), steps.end(), [](double step) { return step > 0.0; });
+    const bool falls = std::all_of(steps.begin(), steps.end(), [](double step) { return step < 0.0; });
+    // Rows of a recorder whose time is missing rise unevenly.
+    const double usual = median(steps);
+    const auto even = std::count_if(steps.begin(), steps.end(),
+                                    [&](double step) { return std::abs(step / usual - 1.0) < kEvenStep; });
+    return (rises || falls) && (rpm.size() <= kFewPoints || 10 * even >= 9 * static_cast<long>(steps.size()));
 }
 
 ChannelTable logTableOf(const GatheredFile& file, double ambient_kpa) {

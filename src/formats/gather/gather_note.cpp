@@ -65,6 +65,8 @@ constexpr std::array<NoteWords, kCodes> kWords{{
     {"short_sweep", true, "the sweep takes only {0} s", "Look at the time column and its unit."},
     {"long_sweep", true, "the sweep takes {0} s", "Look at the time column and its unit."},
     {"not_a_full_sweep", true, "the engine speed runs only from {0} to {1} rpm", "Leave it out if it is no pull."},
+    {"curve_only", true, "there is no time in it: it is a curve, not a pull, and nothing says how well it repeats",
+     "Say what it was corrected to and how it was smoothed."},
 }};
 
 const NoteWords& wordsOf(GatherCode code) { return kWords[static_cast<size_t>(code)]; }

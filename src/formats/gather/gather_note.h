@@ -48,6 +48,7 @@ enum class GatherCode {
     ShortSweep,
     LongSweep,
     NotAFullSweep,
+    CurveOnly,
     Count
 };
 

@@ -77,6 +77,7 @@ std::optional<RawPeak> rawPeak(const ChannelTable& table) {
     const Column* torque = table.find("torque");
     if (!speed || (!power && !torque))
         return std::nullopt;
+    const size_t together = table.find("time") ? kPeakRows : 1; // the points of a curve are means already
     std::optional<RawPeak> best;
     double sum = 0.0;
     double speeds = 0.0;
@@ -88,9 +89,10 @@ std::optional<RawPeak> rawPeak(const ChannelTable& table) {
             continue;
         sum += kw;
         speeds += rpm;
-        if (++rows < kPeakRows)
+        if (++rows < together)
             continue;
-        const RawPeak mean{sum / kPeakRows, speeds / kPeakRows};
+        const auto count = static_cast<double>(together);
+        const RawPeak mean{sum / count, speeds / count};
         if (!best || mean.power_kw > best->power_kw)
             best = mean;
         sum = 0.0;

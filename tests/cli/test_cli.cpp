@@ -277,6 +277,36 @@ TEST_CASE("a log that fits several pulls alike goes onto the one that is named, 
     CHECK(readDay(day).pulls[2].raw->find("torque_ecu"));
 }
 
+TEST_CASE("curves from sheets are compared, and prove nothing") {
+    const test::TemporaryFolder temporary;
+    const std::string day = (temporary.path() / "day").string();
+    for (const auto& [name, factor] : {std::pair{"A", 1.0}, std::pair{"B", 1.1}}) {
+        std::ofstream out(temporary.path() / (std::string(name) + ".csv"));
+        out << "rpm,Nm\n";
+        for (int rpm = 3000; rpm <= 6000; rpm += 250)
+            out << rpm << ',' << factor * (90.0 - (rpm - 3000) / 100.0) << '\n';
+    }
+    const std::string files = (temporary.path() / "A.csv").string() + " " + (temporary.path() / "B.csv").string();
+    CHECK(run("import " + files + " --into " + day + " --strict").status == 1); // nobody said what it was corrected to
+    const auto imported = run("import " + files + " --into " + day + " --corrected-to sae-j1349 --json");
+    REQUIRE(imported.status == 0);
+    CHECK(imported.error.find("it is a curve, not a pull") != std::string::npos);
+    CHECK(imported.json()["files"][0]["pulls"][0]["grade"] == "curve_only");
+    const Json answer = run("analyse " + day + " --json").json();
+    REQUIRE(answer["comparisons"].size() == 1);
+    CHECK(answer["comparisons"][0]["verdict"] == "cannot_tell");
+    CHECK(answer["comparisons"][0]["bands"][0]["delta_torque_nm"].get<double>() > 5.0);
+    CHECK(answer["comparisons"][0]["bands"][0]["low"].is_null());
+    CHECK(answer["comparisons"][0]["regions"].empty());
+    CHECK(answer["builds"][0]["given"].get<std::string>().starts_with("a curve only, corrected to SAE J1349"));
+    CHECK(run("export " + day + " --to " + (temporary.path() / "sheet.pdf").string()).status == 0);
+    CHECK(run("reduce " + day + " --pull p01 --json").status == 0);
+    CHECK(run("import " + (fs::path(day) / "pulls/p01.csv").string() + " --onto p01 --into " + day).status == 1);
+    std::ofstream(temporary.path() / "pull.csv") << readFileText(test::demoDay() / "pulls/p01.csv");
+    CHECK(run("import " + (temporary.path() / "pull.csv").string() + " --into " + day + " --corrected-to sae-j607")
+              .status == 2);
+}
+
 TEST_CASE("export writes each kind of file") {
     const test::TemporaryFolder temporary;
     for (const char* ending : {"zip", "csv", "json", "pdf", "svg"}) {

@@ -4,6 +4,7 @@
 #include "core/compare/sentence.h"
 #include "core/errors/data_error.h"
 #include "core/pull/given_curve.h"
+#include "core/slip/day_events.h"
 #include "day_support.h"
 
 #include <catch2/catch.hpp>

@@ -7,6 +7,7 @@
 #include <chrono>
 #include <cmath>
 #include <fmt/format.h>
+#include <limits>
 #include <numeric>
 
 namespace hillrun {
@@ -217,16 +218,25 @@ std::string isoTimeOf(double seconds) {
 }
 
 DayClock dayClock(const TestDay& day) {
+    constexpr double kApart_s = 300.0;
+    const auto recorded = [](const Pull& pull) { return pull.grade == PullGrade::Recorded; };
     DayClock out;
+    for (const Pull& pull : day.pulls)
+        out.clockKnown = out.clockKnown && (!recorded(pull) || secondsOf(pull.started));
     std::vector<double> seconds;
+    double last = std::numeric_limits<double>::lowest();
     for (const Pull& pull : day.pulls) {
-        const auto time = secondsOf(pull.started);
-        out.clockKnown = out.clockKnown && time.has_value();
-        seconds.push_back(time.value_or(0.0));
+        const double byNumber = kApart_s * static_cast<double>(seconds.size());
+        seconds.push_back(out.clockKnown ? secondsOf(pull.started).value_or(0.0) : byNumber);
+        if (recorded(pull))
+            last = std::max(last, seconds.back());
     }
-    if (!out.clockKnown)
-        for (size_t i = 0; i < seconds.size(); ++i)
-            seconds[i] = 300.0 * static_cast<double>(i);
+    // Curves without rows were made some other day: they stand behind what was recorded, whatever date they carry.
+    if (last == std::numeric_limits<double>::lowest())
+        last = -kApart_s; // there is nothing else
+    for (size_t i = 0; i < seconds.size(); ++i)
+        if (!recorded(day.pulls[i]))
+            seconds[i] = last += kApart_s;
     out.order.resize(seconds.size());
     std::iota(out.order.begin(), out.order.end(), size_t{0});
     std::stable_sort(out.order.begin(), out.order.end(), [&](size_t a, size_t b) { return seconds[a] < seconds[b]; });

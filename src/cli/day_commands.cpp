@@ -79,7 +79,7 @@ AnalysisSettings settingsOf(const AnalyseOptions& o) {
 std::shared_ptr<const DayAnalysis> orThrow(std::shared_ptr<const DayAnalysis> analysis,
                                            const AnalysisSettings& settings) {
     const bool pairMissing = !settings.pairs.empty() && analysis->comparisons.size() < settings.pairs.size();
-    if (!analysis->model || pairMissing) {
+    if (analysis->builds.empty() || pairMissing) {
         std::string why = analysis->whyNoComparison;
         for (const PullResult& pull : analysis->pulls)
             if (!pull.used)
@@ -200,8 +200,9 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
         own = reduced.pulls[number];
         if (!own.curve) // once more, for its own error
             (void)reduce(*pull, dynoOf(day), settings, reduced.loss);
-        own.events = findEvents(*pull->raw, *own.curve,
-                                eventContext(day, reduced.pulls, number, companionsOfAll(reduced.pulls)[number]));
+        if (pull->grade == PullGrade::Recorded)
+            own.events = findEvents(*pull->raw, *own.curve,
+                                    eventContext(day, reduced.pulls, number, companionsOfAll(reduced.pulls)[number]));
     } catch (const DataError& error) {
         throw error.inFile(pull->file);
     }

@@ -37,6 +37,7 @@ TestDay dayForAnswer(const TestDay& day) {
         pull.file.clear();
         pull.sha256.clear();
         pull.note.clear();
+        pull.given.picture.clear();
         pull.unknownKeys.clear();
         pull.unknownWeatherKeys.clear();
     }

@@ -120,6 +120,7 @@ GivenCurve readGiven(ObjectReader in) {
     out.corrected = readCorrected(in);
     out.smoothing_rpm = in.number("smoothing_rpm");
     out.reading_pct = in.number("reading_pct");
+    out.picture = in.text("picture");
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -129,6 +130,8 @@ Json givenJson(const GivenCurve& given) {
     out["corrected_to"] = given.corrected ? Json(standardInfo(*given.corrected).name) : Json(nullptr);
     out["smoothing_rpm"] = optionalJson(given.smoothing_rpm);
     putKnown(out, "reading_pct", given.reading_pct);
+    if (!given.picture.empty())
+        out["picture"] = given.picture;
     addUnknown(out, given.unknownKeys);
     return out;
 }

@@ -175,6 +175,9 @@ void followNames(TestDay& day, const std::vector<std::string>& names) {
     };
     for (Attachment& attachment : day.attachments)
         follow(attachment.file);
+    for (Pull& pull : day.pulls)
+        if (!pull.given.picture.empty())
+            follow(pull.given.picture);
     for (Build& build : day.builds)
         for (std::string& file : build.attachments)
             follow(file);
@@ -195,6 +198,28 @@ void sumAttachments(SavedDay& out, const std::vector<std::string>& names,
     for (const Attachment& one : out.day.attachments)
         if (std::find(names.begin(), names.end(), one.file) == names.end())
             out.leftBehind.push_back(one.file);
+}
+
+/// Finds a place for every attachment that lies in no folder: place(file, bytes) gives the name it got. Whatever speaks
+/// of it follows.
+void storeCarried(TestDay& day, const std::function<std::string(const std::string&, const std::string&)>& place) {
+    std::map<std::string, std::string> placed; // at once: one may get the name that another had
+    for (Attachment& one : day.attachments) {
+        if (!one.bytes)
+            continue;
+        checkInside(one.file, "day.json");
+        placed[one.file] = place(one.file, *one.bytes);
+        one.file = placed[one.file];
+        one.sha256 = sha256Hex(*one.bytes);
+    }
+    const auto follow = [&](std::string& file) {
+        if (const auto it = placed.find(file); it != placed.end())
+            file = it->second;
+    };
+    for (Build& build : day.builds)
+        std::for_each(build.attachments.begin(), build.attachments.end(), follow);
+    for (Pull& pull : day.pulls)
+        follow(pull.given.picture);
 }
 
 /// A day that could not be read again is never written: whatever slipped in is named instead.
@@ -225,11 +250,23 @@ void saveToFolder(SavedDay& out, const fs::path& target, const StoredFiles* sour
         });
     if (!inPlace)
         keepAttachmentsInFolder(out, target, source);
+    storeCarried(out.day, [&](const std::string& file, const std::string& bytes) {
+        return placeInFolder(target, file, bytes);
+    });
     const auto there = openStoredFiles(target, Attachments::Unpacked);
     sumAttachments(out, there->names(), [&](const std::string& name) { return readIfThere(there.get(), name); });
     const std::string json = readableJson(out.day);
     out.stamp = sha256Hex(json);
     writeFileSafely(target / "day.json", json); // last: a day without it is not a day
+}
+
+/// Puts the bytes under the first name that is free or holds them already.
+std::string placeAmong(std::map<std::string, std::string>& files, const std::string& file, const std::string& bytes) {
+    for (int n = 1;; ++n) {
+        const std::string name = numbered(file, n);
+        if (const auto [it, isNew] = files.emplace(name, bytes); isNew || it->second == bytes)
+            return name;
+    }
 }
 
 void saveToZip(SavedDay& out, const fs::path& target, const StoredFiles* source, bool inPlace) {
@@ -248,12 +285,11 @@ void saveToZip(SavedDay& out, const fs::path& target, const StoredFiles* source,
             }
             if (rows)
                 sha256 = sha256Hex(*bytes);
-            int n = 1;
-            for (; files.contains(numbered(file, n)) && files[numbered(file, n)] != *bytes; ++n) {
-            }
-            file = numbered(file, n);
-            files[file] = std::move(*bytes);
+            file = placeAmong(files, file, *bytes);
         });
+    storeCarried(out.day, [&](const std::string& file, const std::string& bytes) {
+        return placeAmong(files, file, bytes);
+    });
     std::vector<std::string> names;
     for (const auto& [name, bytes] : files)
         names.push_back(name);
@@ -354,8 +390,9 @@ SavedDay saveDay(const TestDay& day, const fs::path& target, const std::optional
         from = openStoredFiles(*source, Attachments::Unpacked);
     } else if (source) {
         for (const Attachment& attachment : day.attachments)
-            out.leftBehind.push_back(attachment.file);
-        out.day.attachments.clear();
+            if (!attachment.bytes)
+                out.leftBehind.push_back(attachment.file);
+        std::erase_if(out.day.attachments, [](const Attachment& attachment) { return !attachment.bytes; });
     }
     if (isZipFile(target)) {
         saveToZip(out, target, from.get(), source && isSameFile(*source, target));

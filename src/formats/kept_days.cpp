@@ -119,6 +119,11 @@ void DayKeeper::keep(const TestDay& day, const KeptNote& note) {
         writeFileSafely(m_folder / kNoteFile, noteText(note, unsaved));
         writeFileSafely(m_folder / "day.json", dayToJson(kept)); // last: without it nothing is offered
     };
+    for (const Attachment& one : day.attachments)
+        if (one.bytes) {
+            makeFolders((m_folder / one.file).parent_path());
+            writeNewFile(m_folder / one.file, *one.bytes);
+        }
     writeDay();
     bool changed = false;
     for (const auto& [written, storedAs] : later)
@@ -199,6 +204,10 @@ void takeFromPlace(TestDay& day, const std::string& place) {
 
 TestDay readKept(const KeptDay& kept) {
     TestDay day = readDay(kept.folder, BadPulls::Keep);
+    std::error_code error;
+    for (Attachment& one : day.attachments)
+        if (fs::exists(kept.folder / one.file, error))
+            one.bytes = std::make_shared<const std::string>(readFileText(kept.folder / one.file, budget::kDay));
     bool complete = true;
     for (const Pull& pull : day.pulls)
         forEachStored(pull,

@@ -201,7 +201,7 @@ void checkPull(const ChannelTable& table, const std::string& file) {
 }
 
 void checkCurve(const ChannelTable& table, const std::string& file) {
-    constexpr size_t kFewestPoints = 4;
+    constexpr size_t kFewestPoints = 2; // the peaks of power and torque
     if (!table.find("engine_speed"))
         throw DataError(Problem::NoSpeedChannel, {}, {.file = file});
     if (!table.find("torque") && !table.find("power"))

@@ -72,7 +72,26 @@ TEST_CASE("a curve without rows goes through its points, and nowhere beyond them
     CHECK(observeGiven(power, {100.0, 500.0}).rpm == std::vector<double>{3500, 4000, 4500, 5000, 5500});
     kilowatts.columns[1].values = {40.0, std::nan(""), 50.0, 45.0, 99.0};
     power.raw = std::make_shared<const ChannelTable>(kilowatts);
-    CHECK_THROWS_AS(observeGiven(power, {100.0, 500.0}), DataError); // three points are no curve
+    power.window_rpm.reset();
+    const Observed straight = observeGiven(power, {100.0, 500.0}); // three points, joined by straight lines
+    CHECK(straight.rpm == std::vector<double>{4000, 4500, 5000, 5500, 6000});
+    CHECK(straight.torque_nm[1] == Approx(0.5 * (straight.torque_nm[0] + straight.torque_nm[2])));
+    CHECK(straight.torque_nm[3] == Approx(0.5 * (straight.torque_nm[2] + straight.torque_nm[4])));
+    CHECK(straight.torque_nm[4] == Approx(1000.0 * 50.0 / (2.0 * 3.14159265358979 * 6000.0 / 60.0)));
+    for (size_t i = 1; i < 4; ++i)
+        kilowatts.columns[1].values[i] = std::nan("");
+    power.raw = std::make_shared<const ChannelTable>(kilowatts);
+    CHECK_THROWS_AS(observeGiven(power, {100.0, 500.0}), DataError); // one point is no curve
+}
+
+TEST_CASE("of peaks alone power counts where no torque is known") {
+    Pull peaks = givenPull("p01", "A", 1.0);
+    const double nan = std::nan("");
+    peaks.raw = std::make_shared<const ChannelTable>(ChannelTable{
+        {{"engine_speed", "rpm", {4000, 6000}}, {"power", "kW", {nan, 60.0}}, {"torque", "N.m", {110.0, nan}}}});
+    const Observed seen = observeGiven(peaks, {100.0, 500.0});
+    CHECK(seen.torque_nm.front() == Approx(110.0));
+    CHECK(seen.torque_nm.back() == Approx(60000.0 / (2.0 * 3.14159265358979 * 100.0)));
 }
 
 TEST_CASE("curves of two builds are told apart by what they read, and nothing is proven") {

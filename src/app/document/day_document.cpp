@@ -253,6 +253,10 @@ void DayDocument::noteStored(const TestDay& day) {
 void DayDocument::takeStored(const TestDay& saved) {
     noteStored(saved);
     m_day.attachments = saved.attachments;
+    for (size_t i = 0; i < saved.builds.size(); ++i)
+        m_day.builds[i].attachments = saved.builds[i].attachments;
+    for (size_t i = 0; i < saved.pulls.size(); ++i)
+        m_day.pulls[i].given.picture = saved.pulls[i].given.picture;
     nameStored(m_day);
 }
 

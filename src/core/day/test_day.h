@@ -123,10 +123,11 @@ enum class PullGrade { Recorded, CurveOnly, Traced };
 
 /// What was done to a curve before it came here; of a pull that was not recorded.
 struct GivenCurve {
-    std::optional<Standard> corrected;   ///< nothing: not known
-    std::optional<double> smoothing_rpm; ///< nothing: not known
-    std::optional<double> reading_pct;   ///< how well it could be read off, 95 %; of a traced curve
-    std::string unknownKeys;
+    std::optional<Standard> corrected{}; ///< nothing: not known
+    std::optional<double> smoothing_rpm{}; ///< nothing: not known
+    std::optional<double> reading_pct{}; ///< how well it could be read off, 95 %; of a traced curve
+    std::string picture{};             ///< the attachment that it was read off; empty: none
+    std::string unknownKeys{};
     bool operator==(const GivenCurve&) const = default;
 };
 
@@ -177,6 +178,8 @@ enum class LossMethod { None, CoastDown, Percent };
 struct Attachment {
     std::string file;   ///< "attachments/port.jpg"
     std::string sha256; ///< of its bytes
+    /// Its bytes as long as it lies in no folder; null for what is on disk.
+    std::shared_ptr<const std::string> bytes{};
     bool operator==(const Attachment&) const = default;
 };
 

@@ -104,7 +104,7 @@ constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
      "Choose the log that was recorded with this pull."},
     {Problem::LogFitsSeveral, "the log fits {0} as well: their speeds run alike",
      "Name the one pull that it was recorded with."},
-    {Problem::TooFewPoints, "a curve of {0} points", "Give at least four speeds with their torque or power."},
+    {Problem::TooFewPoints, "a curve of {0} points", "Give at least two speeds with their torque or power."},
 }};
 
 const Words& wordsOf(Problem problem) {

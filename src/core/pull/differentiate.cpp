@@ -51,11 +51,8 @@ double slopeAt(std::span<const double> time_s, std::span<const double> values, s
 }
 
 double medianStep_s(std::span<const double> time_s) {
-    std::vector<double> steps;
-    for (size_t i = 1; i < time_s.size(); ++i)
-        if (time_s[i] > time_s[i - 1])
-            steps.push_back(time_s[i] - time_s[i - 1]);
-    return steps.empty() ? 0.01 : median(std::move(steps));
+    const double step_s = medianStep(time_s);
+    return step_s > 0.0 ? step_s : 0.01;
 }
 
 /// Sd of the slope of samples with sd one, `step_s` apart, inside the tricube weight (the parabola's curvature is

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/pull/event_signals.h"
 
+#include "core/pull/robust.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -18,10 +20,8 @@ SweepRows sweepOf(const Curve& curve) {
     out.time_s = std::span(curve.source().time_s).subspan(out.first, count);
     out.speed_rpm = std::span(curve.source().speed_rpm).subspan(out.first, count);
     out.torque_nm = std::span(curve.source().torque_nm).subspan(out.first, count);
-    std::vector<double> steps;
-    for (size_t i = 1; i < count; ++i)
-        steps.push_back(out.time_s[i] - out.time_s[i - 1]);
-    out.step_s = std::max(1e-4, steps.empty() ? 0.01 : median(std::move(steps)));
+    const double step_s = medianStep(out.time_s);
+    out.step_s = step_s > 0.0 ? std::max(1e-4, step_s) : 0.01;
     return out;
 }
 

@@ -13,7 +13,8 @@
 namespace hillrun {
 namespace {
 
-constexpr size_t kFewestPoints = 4; ///< that a smooth line can go through
+constexpr size_t kFewestPoints = 2; ///< the peaks of power and torque
+constexpr size_t kSmooth = 4;       ///< fewer are joined by straight lines
 constexpr double kFastest_rpm = 100000.0;
 
 /// The points of a curve in the order of speed; of several at one speed the first.
@@ -43,9 +44,28 @@ std::vector<double> torqueOf(const Pull& pull, const std::vector<double>& speed)
     if (!torque && !power)
         throw DataError(Problem::NoTorqueChannel, {});
     std::vector<double> out;
-    for (size_t i = 0; i < speed.size(); ++i)
+    for (size_t i = 0; i < speed.size(); ++i) { // of peaks each row has but one
+        const double fromPower = power ? 1000.0 * power->values[i] / angularSpeed(speed[i]) : std::nan("");
         out.push_back(pull.torqueFactor.value_or(1.0) *
-                      (torque ? torque->values[i] : 1000.0 * power->values[i] / angularSpeed(speed[i])));
+                      (torque && std::isfinite(torque->values[i]) ? torque->values[i] : fromPower));
+    }
+    return out;
+}
+
+/// A smooth line through many points, straight ones between two or three; nothing beyond the ends.
+std::vector<double> between(const std::vector<double>& rpm, const std::vector<double>& values,
+                            const std::vector<double>& at) {
+    if (rpm.size() >= kSmooth)
+        return throughSteps(rpm, values, at);
+    std::vector<double> out;
+    for (const double speed : at) {
+        const auto next = std::clamp(std::upper_bound(rpm.begin(), rpm.end(), speed), rpm.begin() + 1, rpm.end() - 1);
+        const auto i = static_cast<size_t>(next - rpm.begin());
+        const double share = (speed - rpm[i - 1]) / (rpm[i] - rpm[i - 1]);
+        out.push_back(speed < rpm.front() || speed > rpm.back()
+                          ? std::nan("")
+                          : values[i - 1] + share * (values[i] - values[i - 1]));
+    }
     return out;
 }
 
@@ -80,10 +100,10 @@ Observed observeGiven(const Pull& pull, const GridSettings& grid) {
         seen.sweep.window_rpm = {std::max(pull.window_rpm->low, points.rpm.front()),
                                  std::min(pull.window_rpm->high, points.rpm.back())};
     seen.rpm = gridIn(seen.sweep.window_rpm, grid.step_rpm);
-    seen.torque_nm = throughSteps(points.rpm, seen.recorded.torque_nm, seen.rpm);
+    seen.torque_nm = between(points.rpm, seen.recorded.torque_nm, seen.rpm);
     for (const Column& column : pull.raw->columns)
         if (column.name != "engine_speed" && column.name != "torque" && column.name != "power")
-            seen.channels[column.name] = throughSteps(points.rpm, picked(column.values, points.row), seen.rpm);
+            seen.channels[column.name] = between(points.rpm, picked(column.values, points.row), seen.rpm);
     return seen;
 }
 

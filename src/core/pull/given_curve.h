@@ -6,8 +6,8 @@
 
 namespace hillrun {
 
-/// A curve by engine speed, without rows over time, on the grid: straight through its points (modified Akima), nothing
-/// smoothed, nothing beyond its ends. Throws DataError (NoSpeedChannel, NoTorqueChannel, TooFewPoints,
+/// A curve by engine speed, without rows over time, on the grid: straight through its points (modified Akima; two or three
+/// are joined by straight lines), nothing smoothed, nothing beyond its ends. Torque where it is known, else from power. Throws DataError (NoSpeedChannel, NoTorqueChannel, TooFewPoints,
 /// ImplausibleSpeed).
 Observed observeGiven(const Pull& pull, const GridSettings& grid);
 

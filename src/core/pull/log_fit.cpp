@@ -60,10 +60,7 @@ Trace traceOf(const ChannelTable& table) {
     }
     if (out.rows() < kLeastRows)
         throw DataError(Problem::LogTooShort, {fmt::format("{} rows", out.rows())});
-    std::vector<double> steps;
-    for (size_t i = 1; i < out.rows(); ++i)
-        steps.push_back(out.time_s[i] - out.time_s[i - 1]);
-    out.step_s = median(steps);
+    out.step_s = medianStep(out.time_s);
     out.noise = sampleNoise(out.rpm);
     return out;
 }

@@ -59,6 +59,18 @@ double quantileOf(std::vector<double> values, double share) {
 
 double median(std::vector<double> values) { return quantileOf(std::move(values), 0.5); }
 
+double medianStep(std::span<const double> values) {
+    std::vector<double> steps;
+    double last = std::nan("");
+    for (const double value : values) {
+        if (value > last)
+            steps.push_back(value - last);
+        if (std::isfinite(value))
+            last = value;
+    }
+    return steps.empty() ? 0.0 : median(std::move(steps));
+}
+
 std::vector<double> runningMedian(std::span<const double> values, size_t width) {
     std::vector<double> out(values.size());
     std::vector<double> sorted; // the finite values inside the window

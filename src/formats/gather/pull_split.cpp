@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/gather/pull_split.h"
 
-#include "formats/gather/median_step.h"
+#include "core/pull/robust.h"
 
 #include <algorithm>
 #include <cmath>

@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/gather/time_axis.h"
 
-#include "formats/gather/median_step.h"
 
+#include "core/pull/robust.h"
 #include "core/units/units.h"
 #include "formats/gather/column_words.h"
 #include "formats/gather/time_text.h"

@@ -1,0 +1,214 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/trace/follow_line.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <optional>
+
+namespace hillrun {
+namespace {
+
+constexpr int kStartReach_px = 4;
+constexpr int kLongestGap_px = 30;
+constexpr double kLeastContrast = 48.0; ///< of 441, against the paper
+constexpr double kOtherColour = 60.0;   ///< so far off the mixtures of line and paper
+constexpr double kCore = 0.5;           ///< share of the line's colour in a pixel that is the line for sure
+constexpr double kRim = 0.12;
+constexpr size_t kRecent = 24; ///< columns that tell where it goes
+constexpr double kReach_px = 3.0;
+constexpr double kLongRun = 1.3; ///< times the usual: a frame, or another line of its colour that it meets
+
+using Colour = std::array<double, 3>;
+
+Colour colourOf(const Rgb& rgb) { return {double(rgb[0]), double(rgb[1]), double(rgb[2])}; }
+
+double distance(const Colour& a, const Colour& b) { return std::hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]); }
+
+/// The colour that most of the picture has.
+Colour paperOf(const Picture& picture) {
+    std::map<int, std::pair<int, Colour>> shades; // of 16 steps each
+    for (const Rgb& rgb : picture.pixels) {
+        auto& [count, sum] = shades[rgb[0] / 16 * 256 + rgb[1] / 16 * 16 + rgb[2] / 16];
+        ++count;
+        for (size_t i = 0; i < 3; ++i)
+            sum[i] += rgb[i];
+    }
+    const auto most = std::max_element(shades.begin(), shades.end(), [](const auto& a, const auto& b) {
+        return a.second.first < b.second.first;
+    });
+    Colour out = most->second.second;
+    for (double& part : out)
+        part /= most->second.first;
+    return out;
+}
+
+/// Pixels of a column that belong together.
+struct InkRun {
+    double middle = 0.0;
+    double height = 0.0; ///< pixels, the rim by its share
+};
+
+class Ink {
+public:
+    Ink(const Picture& picture, const Colour& paper, const Colour& line)
+        : m_picture(picture), m_paper(paper), m_line(line), m_contrast(distance(paper, line)) {}
+
+    /// How much of the line's colour a pixel has: 0 paper or another colour, 1 the line.
+    [[nodiscard]] double share(int x, int y) const {
+        const Colour pixel = colourOf(m_picture.at(x, y));
+        double along = 0.0;
+        for (size_t i = 0; i < 3; ++i)
+            along += (pixel[i] - m_paper[i]) * (m_line[i] - m_paper[i]);
+        along /= m_contrast * m_contrast;
+        Colour mixed{};
+        for (size_t i = 0; i < 3; ++i)
+            mixed[i] = m_paper[i] + along * (m_line[i] - m_paper[i]);
+        return distance(pixel, mixed) > kOtherColour ? 0.0 : std::clamp(along, 0.0, 1.0);
+    }
+
+    /// The run of that colour nearest to y, no part of it further than `reach` from there.
+    [[nodiscard]] std::optional<InkRun> nearest(int x, double y, double reach) const {
+        std::optional<InkRun> best;
+        const int low = std::max(0, static_cast<int>(std::floor(y - reach)));
+        const int high = std::min(m_picture.height - 1, static_cast<int>(std::floor(y + reach)));
+        for (int row = low; row <= high; ++row) {
+            if (share(x, row) < kCore)
+                continue;
+            const InkRun run = runAround(x, row);
+            if (!best || std::abs(run.middle - y) < std::abs(best->middle - y))
+                best = run;
+            while (row < high && share(x, row + 1) >= kCore)
+                ++row;
+        }
+        return best;
+    }
+
+private:
+    [[nodiscard]] InkRun runAround(int x, int row) const {
+        int top = row;
+        int bottom = row;
+        while (top > 0 && share(x, top - 1) >= kCore)
+            --top;
+        while (bottom + 1 < m_picture.height && share(x, bottom + 1) >= kCore)
+            ++bottom;
+        top -= top > 0 && share(x, top - 1) >= kRim ? 1 : 0;
+        bottom += bottom + 1 < m_picture.height && share(x, bottom + 1) >= kRim ? 1 : 0;
+        InkRun out;
+        for (int y = top; y <= bottom; ++y) {
+            out.middle += share(x, y) * (y + 0.5);
+            out.height += share(x, y);
+        }
+        out.middle /= out.height;
+        return out;
+    }
+
+    const Picture& m_picture;
+    Colour m_paper;
+    Colour m_line;
+    double m_contrast;
+};
+
+/// Where a line goes, by a straight one through what was seen last.
+class Course {
+public:
+    void add(const LinePoint& point) {
+        m_seen.push_back(point);
+        if (m_seen.size() > kRecent)
+            m_seen.erase(m_seen.begin());
+    }
+    [[nodiscard]] double slope() const {
+        double x = 0.0, y = 0.0, xx = 0.0, xy = 0.0;
+        for (const LinePoint& point : m_seen) {
+            x += point.at.x;
+            y += point.at.y;
+        }
+        const auto count = static_cast<double>(m_seen.size());
+        for (const LinePoint& point : m_seen) {
+            xx += std::pow(point.at.x - x / count, 2.0);
+            xy += (point.at.x - x / count) * (point.at.y - y / count);
+        }
+        return m_seen.size() < 3 ? 0.0 : xy / xx;
+    }
+    [[nodiscard]] double at(double x) const { return m_seen.back().at.y + slope() * (x - m_seen.back().at.x); }
+    [[nodiscard]] double usualHeight() const {
+        std::vector<double> heights;
+        for (const LinePoint& point : m_seen)
+            heights.push_back(2.0 * point.halfWidth_px);
+        std::nth_element(heights.begin(), heights.begin() + static_cast<std::ptrdiff_t>(heights.size() / 2),
+                         heights.end());
+        return heights[heights.size() / 2];
+    }
+
+private:
+    std::vector<LinePoint> m_seen;
+};
+
+/// The pixel near the start that differs most from the paper.
+std::optional<std::pair<int, int>> inkNear(const Picture& picture, const Colour& paper, PicturePoint start) {
+    std::optional<std::pair<int, int>> best;
+    double most = kLeastContrast;
+    const int x0 = static_cast<int>(std::floor(start.x));
+    const int y0 = static_cast<int>(std::floor(start.y));
+    for (int reach = 0; reach <= kStartReach_px && !best; ++reach) // what was pointed at comes first
+        for (int y = y0 - reach; y <= y0 + reach; ++y)
+            for (int x = x0 - reach; x <= x0 + reach; ++x)
+                if (picture.holds(x, y) && distance(colourOf(picture.at(x, y)), paper) > most) {
+                    most = distance(colourOf(picture.at(x, y)), paper);
+                    best = {x, y};
+                }
+    return best;
+}
+
+std::vector<LinePoint> followOneWay(const Picture& picture, const Ink& ink, const std::vector<LinePoint>& begun,
+                                    int step) {
+    Course course;
+    for (const LinePoint& point : begun)
+        course.add(point);
+    std::vector<LinePoint> out;
+    int gap = 0;
+    for (int x = static_cast<int>(begun.back().at.x) + step; picture.holds(x, 0) && gap <= kLongestGap_px; x += step) {
+        const double expected = course.at(x + 0.5);
+        const double usual = std::max(course.usualHeight(), 1.0);
+        const double reach = kReach_px + usual + std::abs(course.slope()) + 0.25 * gap;
+        const auto run = ink.nearest(x, expected, reach);
+        const double most = kLongRun * usual + 1.0;
+        if (!run || run->height > most || std::abs(run->middle - expected) > reach) {
+            ++gap;
+            continue;
+        }
+        gap = 0;
+        out.push_back({{x + 0.5, run->middle}, 0.5 * run->height});
+        course.add(out.back());
+    }
+    return out;
+}
+
+} // namespace
+
+std::vector<LinePoint> followLine(const Picture& picture, PicturePoint start) {
+    if (picture.pixels.empty())
+        return {};
+    const Colour paper = paperOf(picture);
+    const auto seed = inkNear(picture, paper, start);
+    if (!seed)
+        return {};
+    const Ink ink(picture, paper, colourOf(picture.at(seed->first, seed->second)));
+    const auto run = ink.nearest(seed->first, seed->second + 0.5, 0.5);
+    if (!run)
+        return {};
+    const LinePoint first{{seed->first + 0.5, run->middle}, 0.5 * run->height};
+    const std::vector<LinePoint> right = followOneWay(picture, ink, {first}, 1);
+    std::vector<LinePoint> begun(right.begin(), right.begin() + static_cast<std::ptrdiff_t>(
+                                                                    std::min(right.size(), kRecent)));
+    std::reverse(begun.begin(), begun.end()); // the way back goes on as the way there began
+    begun.push_back(first);
+    std::vector<LinePoint> out = followOneWay(picture, ink, begun, -1);
+    std::reverse(out.begin(), out.end());
+    out.push_back(first);
+    out.insert(out.end(), right.begin(), right.end());
+    return out;
+}
+
+} // namespace hillrun

@@ -1,0 +1,289 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/errors/data_error.h"
+#include "core/trace/sheet_check.h"
+#include "core/trace/traced_curve.h"
+#include "core/units/units.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <functional>
+
+using namespace hillrun;
+
+namespace {
+
+/// A sheet drawn here: 600 by 400 pixels, each inked by how near its middle lies to the line.
+class Sheet {
+public:
+    explicit Sheet(Rgb paper = {255, 255, 255}) {
+        m_picture.width = 600;
+        m_picture.height = 400;
+        m_picture.pixels.assign(600 * 400, paper);
+    }
+    /// y as a function of x, both in pixels; `shown` says in which columns.
+    void line(const std::function<double(double)>& y, Rgb colour, double width = 3.0,
+              const std::function<bool(int)>& shown = [](int) { return true; }) {
+        for (int x = 40; x < 560; ++x)
+            for (int row = 0; row < 400 && shown(x); ++row) {
+                const double slope = y(x + 1.0) - y(x);
+                const double off = std::abs(row + 0.5 - y(x + 0.5)) / std::hypot(1.0, slope);
+                ink(x, row, colour, std::clamp(0.5 * width + 0.5 - off, 0.0, 1.0));
+            }
+    }
+    void upright(int x, Rgb colour) {
+        for (int row = 20; row < 380; ++row)
+            ink(x, row, colour, 1.0);
+    }
+    void level(int row, Rgb colour) {
+        for (int x = 40; x < 560; ++x)
+            ink(x, row, colour, 1.0);
+    }
+    [[nodiscard]] const Picture& picture() const { return m_picture; }
+
+private:
+    void ink(int x, int row, const Rgb& colour, double share) {
+        Rgb& pixel = m_picture.pixels[static_cast<size_t>(row) * 600 + static_cast<size_t>(x)];
+        for (size_t i = 0; i < 3; ++i)
+            pixel[i] = static_cast<std::uint8_t>(std::lround(pixel[i] + share * (colour[i] - pixel[i])));
+    }
+    Picture m_picture;
+};
+
+double hump(double x) { return 330.0 - 220.0 * std::sin((x - 40.0) / 520.0 * 2.2); }
+
+double worstOff(const std::vector<LinePoint>& line, const std::function<double(double)>& y) {
+    double out = 0.0;
+    for (const LinePoint& point : line)
+        out = std::max(out, std::abs(point.at.y - y(point.at.x)));
+    return out;
+}
+
+/// 2 000 rpm at x = 40, 8 000 at 540; 0 at y = 380, 100 at 30.
+AxisMarks speedMarks() { return {{{40.0, 380.0}, 2000.0}, {{540.0, 380.0}, 8000.0}}; }
+AxisMarks powerMarks() { return {{{40.0, 380.0}, 0.0}, {{40.0, 30.0}, 100.0}}; }
+
+ChannelTable sheetOf(double powerTimes, const std::string& powerUnit, const std::string& torqueUnit) {
+    SheetCurve power{powerUnit, {}};
+    SheetCurve torque{torqueUnit, {}};
+    for (double rpm = 3000.0; rpm <= 7000.0; rpm += 250.0) {
+        const double nm = 110.0 - 4e-6 * std::pow(rpm - 4800.0, 2.0);
+        const double kw = nm * rpm * 2.0 * std::acos(-1.0) / 60000.0;
+        power.points.push_back({rpm, powerTimes * parseUnit(powerUnit)->fromCanonical(kw), 0.0});
+        torque.points.push_back({rpm, parseUnit(torqueUnit)->fromCanonical(nm), 0.0});
+    }
+    return tableOfCurves({power, torque});
+}
+
+} // namespace
+
+TEST_CASE("a drawn line is followed to a fraction of a pixel from wherever somebody points at it") {
+    Sheet sheet;
+    sheet.line(hump, {200, 40, 30});
+    for (const double x : {45.0, 300.5, 540.0}) {
+        const auto line = followLine(sheet.picture(), {x, hump(x) + 3.0});
+        REQUIRE(line.size() == 520);
+        CHECK(line.front().at.x == 40.5);
+        CHECK(line.back().at.x == 559.5);
+        CHECK(worstOff(line, hump) < 0.15);
+        CHECK(line[260].halfWidth_px == Approx(1.5).margin(0.3));
+    }
+}
+
+TEST_CASE("nothing is followed where there is only paper, or beyond the picture") {
+    Sheet sheet;
+    sheet.line(hump, {200, 40, 30});
+    CHECK(followLine(sheet.picture(), {300.0, 390.0}).empty());
+    CHECK(followLine(sheet.picture(), {-50.0, 2000.0}).empty());
+    CHECK(followLine(Picture{}, {1.0, 1.0}).empty());
+}
+
+TEST_CASE("a line goes on past grid, frame, dashes and a line of another colour that crosses over it") {
+    Sheet sheet({250, 248, 240});
+    for (int x = 60; x < 560; x += 50)
+        sheet.upright(x, {205, 205, 205});
+    for (int row = 30; row < 380; row += 40)
+        sheet.level(row, {205, 205, 205});
+    sheet.upright(300, {20, 20, 20}); // a frame of nearly its own colour
+    sheet.line(hump, {30, 30, 30}, 3.0, [](int x) { return x % 14 < 9; });
+    sheet.line([](double x) { return 60.0 + 0.5 * x; }, {30, 120, 220}, 5.0);
+    const auto line = followLine(sheet.picture(), {72.0, hump(72.0)});
+    REQUIRE(line.size() > 300);
+    CHECK(line.front().at.x < 45.0);
+    CHECK(line.back().at.x > 550.0);
+    CHECK(worstOff(line, hump) < 1.0);
+}
+
+TEST_CASE("of two lines of one colour that cross the one that goes on straight is followed") {
+    Sheet sheet;
+    const auto rising = [](double x) { return 350.0 - 0.5 * x; };
+    const auto falling = [](double x) { return 60.0 + 0.4 * x; };
+    sheet.line(rising, {0, 90, 0});
+    sheet.line(falling, {0, 90, 0});
+    const auto line = followLine(sheet.picture(), {100.5, rising(100.5)});
+    REQUIRE(line.size() > 450);
+    CHECK(worstOff(line, rising) < 1.2); // where both run together
+    CHECK(std::abs(line.back().at.y - rising(line.back().at.x)) < 0.3);
+}
+
+TEST_CASE("a line ends where a gap is wider than any dash") {
+    Sheet sheet;
+    sheet.line(hump, {200, 40, 30}, 3.0, [](int x) { return x < 200 || x > 240; });
+    CHECK(followLine(sheet.picture(), {100.0, hump(100.0)}).back().at.x == 199.5);
+    CHECK(followLine(sheet.picture(), {400.0, hump(400.0)}).front().at.x == 241.5);
+}
+
+TEST_CASE("the axes of a sheet say what stands at a place, also when it lies turned and skewed") {
+    const SheetAxes plain(speedMarks(), powerMarks());
+    REQUIRE(plain.problem() == AxesProblem::None);
+    CHECK(plain.at({290.0, 205.0}).rpm == Approx(5000.0));
+    CHECK(plain.at({290.0, 205.0}).value == Approx(50.0));
+    const auto turned = [](PicturePoint p) { // 7 degrees, and leaning
+        const double a = 7.0 * std::acos(-1.0) / 180.0;
+        const double x = p.x + 0.1 * p.y;
+        return PicturePoint{std::cos(a) * x - std::sin(a) * p.y + 30.0, std::sin(a) * x + std::cos(a) * p.y - 12.0};
+    };
+    AxisMarks speed = speedMarks();
+    AxisMarks power = powerMarks();
+    for (AxisMark* mark : {&speed.low, &speed.high, &power.low, &power.high})
+        mark->at = turned(mark->at);
+    power.low.at = turned({90.0, 380.0}); // the value axis may be marked anywhere along it
+    power.high.at = turned({90.0, 30.0});
+    const SheetAxes axes(speed, power);
+    CHECK(axes.at(turned({290.0, 205.0})).rpm == Approx(5000.0));
+    CHECK(axes.at(turned({290.0, 205.0})).value == Approx(50.0));
+    const PicturePoint back = axes.placeOf({5000.0, 50.0});
+    CHECK(back.x == Approx(turned({290.0, 205.0}).x));
+    CHECK(back.y == Approx(turned({290.0, 205.0}).y));
+}
+
+TEST_CASE("axes that say nothing are refused by what is wrong with them") {
+    AxisMarks same = powerMarks();
+    same.high.value = same.low.value;
+    CHECK(SheetAxes(speedMarks(), same).problem() == AxesProblem::SameValue);
+    AxisMarks close = powerMarks();
+    close.high.at.y = close.low.at.y - 19.0;
+    CHECK(SheetAxes(speedMarks(), close).problem() == AxesProblem::TooClose);
+    CHECK(SheetAxes(close, powerMarks()).problem() == AxesProblem::TooClose);
+    AxisMarks along = powerMarks();
+    along.high.at = {340.0, 300.0};
+    CHECK(SheetAxes(speedMarks(), along).problem() == AxesProblem::NotCrossed);
+    along.high.at = {140.0, 280.0}; // 45 degrees
+    CHECK(SheetAxes(speedMarks(), along).problem() == AxesProblem::None);
+}
+
+TEST_CASE("a reading knows how far it may be off: its place, the marks, the width of the line, the slope") {
+    const SheetAxes axes(speedMarks(), powerMarks()); // 12 rpm and 100/350 a pixel
+    const double perPixel = 100.0 / 350.0;
+    // Half-way between the marks each counts half: the root of a half. At a mark it counts whole.
+    CHECK(axes.reading({290.0, 205.0}, {0.0, 0.0}).value == Approx(std::sqrt(0.5) * perPixel));
+    CHECK(axes.reading({40.0, 380.0}, {0.0, 0.0}).value == Approx(perPixel));
+    CHECK(axes.reading({40.0, 380.0}, {0.0, 0.0}).rpm == Approx(12.0));
+    CHECK(axes.reading({40.0, 380.0}, {0.0, 2.0}).value == Approx(std::sqrt(5.0) * perPixel));
+    // Twice as far out as the marks are apart: the marks count root of 2^2 + 1.
+    CHECK(axes.reading({290.0, -320.0}, {0.0, 0.0}).value == Approx(std::sqrt(5.0) * perPixel));
+    const std::vector<LinePoint> level{{{140.0, 205.0}, 2.0}, {{290.0, 205.0}, 2.0}, {{440.0, 205.0}, 2.0}};
+    CHECK(readLine(axes, level, 0.0)[1].half == Approx(std::hypot(2.0, std::sqrt(0.5)) * perPixel));
+    const std::vector<LinePoint> steep{{{240.0, 305.0}, 0.0}, {{290.0, 205.0}, 0.0}, {{340.0, 105.0}, 0.0}};
+    // Two pixels up for one along.
+    CHECK(readLine(axes, steep, 0.0)[1].half == Approx(std::sqrt(0.5) * std::hypot(1.0, 2.0) * perPixel));
+    CHECK(readLine(axes, steep, 1.5)[1].half == Approx(std::hypot(1.5, std::sqrt(0.5)) * std::hypot(1.0, 2.0) * perPixel));
+}
+
+TEST_CASE("a curve traced from a drawn sheet comes back within 0.5 per cent of full scale") {
+    Sheet sheet({252, 250, 246});
+    for (int row = 30; row < 380; row += 35)
+        sheet.level(row, {215, 215, 215});
+    sheet.upright(40, {0, 0, 0});
+    sheet.level(380, {0, 0, 0});
+    sheet.line(hump, {160, 30, 40});
+    const SheetAxes axes(speedMarks(), powerMarks());
+    const auto points = readLine(axes, followLine(sheet.picture(), {300.0, hump(300.0)}), 0.0);
+    CHECK(stepOf(points) == 50.0); // 12 rpm a column
+    const auto curve = atSteps(points, 50.0);
+    REQUIRE(curve.size() > 120);
+    for (const CurvePoint& point : curve) {
+        const double x = 40.0 + (point.rpm - 2000.0) / 12.0;
+        const double truth = (380.0 - hump(x)) / 3.5;
+        CHECK(std::abs(point.value - truth) < 0.5); // of 100
+        CHECK(std::abs(point.value - truth) < point.half);
+        CHECK(std::fmod(point.rpm, 50.0) == 0.0);
+    }
+}
+
+TEST_CASE("the step of a traced table follows how close its points lie") {
+    const auto every = [](double rpm) {
+        return std::vector<CurvePoint>{{1000.0, 1.0, 0.0}, {1000.0 + rpm, 1.0, 0.0}, {1000.0 + 2.0 * rpm, 1.0, 0.0}};
+    };
+    CHECK(stepOf(every(8.0)) == 25.0);
+    CHECK(stepOf(every(8.5)) == 50.0);
+    CHECK(stepOf(every(30.0)) == 100.0);
+    CHECK(stepOf(every(60.0)) == 200.0);
+    CHECK(atSteps({}, 25.0).empty());
+}
+
+TEST_CASE("curves become a table in the units of a pull file, with how far they may be off") {
+    const ChannelTable table = tableOfCurves({{"hp", {{4000.0, 100.0, 1.0}, {5000.0, 120.0, 1.2}}},
+                                              {"lbf.ft", {{5000.0, 126.05, 5.0}, {6000.0, 110.0, 1.1}}}});
+    REQUIRE(table.rows() == 3);
+    // hp and lbf.ft after their definition (550 ft.lbf/s; 0.3048 m, 0.45359237 kg, 9.80665 m/s2).
+    CHECK(table.find("power")->values[0] == Approx(74.56999).epsilon(1e-6));
+    CHECK(table.find("torque")->values[2] == Approx(149.14).epsilon(1e-4));
+    CHECK(std::isnan(table.find("torque")->values[0]));
+    CHECK(std::isnan(table.find("power")->values[2]));
+    CHECK(table.find("reading")->values[1] == Approx(100.0 * 5.0 / 126.05));
+    CHECK(*usualReading_pct(table) == Approx(1.0));
+    const ChannelTable typed = tableOfCurves({{"kW", {{4000.0, 50.0, 0.0}, {5000.0, 60.0, 0.0}}}});
+    CHECK_FALSE(typed.find("reading"));
+    CHECK_FALSE(typed.find("torque"));
+    CHECK_FALSE(usualReading_pct(typed));
+    CHECK_THROWS_AS(tableOfCurves({{"kPa", {{4000.0, 50.0, 0.0}}}}), DataError);
+    CHECK(isTorque({"lbf.ft", {}}));
+    CHECK_FALSE(isTorque({"PS", {}}));
+}
+
+TEST_CASE("power and torque of one sheet must belong together") {
+    CHECK_FALSE(checkSheet(sheetOf(1.0, "hp", "lbf.ft"), "hp", "lbf.ft"));
+    CHECK_FALSE(checkSheet(sheetOf(1.019, "kW", "N.m"), "kW", "N.m"));
+    const auto doubt = checkSheet(sheetOf(1.05, "hp", "lbf.ft"), "hp", "lbf.ft");
+    REQUIRE(doubt);
+    CHECK(doubt->ratio == Approx(1.0 / 1.05).epsilon(1e-3));
+    CHECK(doubt->crossing_rpm == Approx(5252.11).margin(0.02)); // 33 000 / (2 pi), from the definition of the horsepower
+    REQUIRE(doubt->seenCrossing_rpm);
+    CHECK(*doubt->seenCrossing_rpm < 5050.0); // 5 252 / 1.05 and a little
+    CHECK(*doubt->seenCrossing_rpm > 4950.0);
+    CHECK(sheetDoubtText(*doubt, "hp", "lbf.ft").find("5252 rpm") != std::string::npos);
+    const auto asHorses = checkSheet(sheetOf(1.3410, "kW", "N.m"), "kW", "N.m"); // hp written where kW is said
+    REQUIRE(asHorses);
+    CHECK(asHorses->offer == "the power is in hp");
+    CHECK_FALSE(asHorses->seenCrossing_rpm);
+    CHECK(sheetDoubtText(*asHorses, "kW", "N.m").find("They would agree if the power is in hp.") != std::string::npos);
+    const auto asMetric = checkSheet(sheetOf(1.35962, "kW", "N.m"), "kW", "N.m");
+    REQUIRE(asMetric);
+    CHECK(asMetric->offer == "the power is in PS");
+    const auto kilograms = checkSheet(sheetOf(1.0 / 9.80665, "kW", "N.m"), "kW", "N.m");
+    REQUIRE(kilograms); // the torque's numbers are 9.8 times what the power says
+    CHECK(kilograms->offer.empty());
+}
+
+TEST_CASE("a sheet read coarsely is not doubted for what the reading may be off, nor one curve alone") {
+    ChannelTable coarse = sheetOf(1.04, "kW", "N.m");
+    CHECK(checkSheet(coarse, "kW", "N.m"));
+    coarse.columns.push_back({"reading", "%", std::vector<double>(coarse.rows(), 2.0)});
+    CHECK_FALSE(checkSheet(coarse, "kW", "N.m"));
+    CHECK_FALSE(checkSheet(tableOfCurves({{"kW", {{4000.0, 50.0, 0.0}, {5000.0, 60.0, 0.0}}}}), "kW", "N.m"));
+    const ChannelTable apart =
+        tableOfCurves({{"kW", {{4000.0, 50.0, 0.0}}}, {"N.m", {{5000.0, 60.0, 0.0}}}}); // peaks alone
+    CHECK_FALSE(checkSheet(apart, "kW", "N.m"));
+}
+
+TEST_CASE("curves that agree in the middle and part at an end are doubted too") {
+    ChannelTable table = sheetOf(1.0, "kW", "N.m");
+    Column& power = table.columns[1];
+    for (size_t i = 0; i < 3; ++i)
+        power.values[i] *= 1.10;
+    const auto doubt = checkSheet(table, "kW", "N.m");
+    REQUIRE(doubt);
+    CHECK(doubt->ratio == Approx(1.0).epsilon(1e-3));
+    CHECK(sheetDoubtText(*doubt, "kW", "N.m").find("at some speeds") != std::string::npos);
+}

@@ -22,6 +22,7 @@ public:
     std::optional<BuildChangeAnswer> change;
     std::string changeAskedTo; ///< the build that was suggested
     QStringList loggerFiles;
+    std::optional<QString> sheet;
     UnsavedChoice unsaved = UnsavedChoice::Discard;
     QStringList errors;
     int unsavedAsked = 0;
@@ -29,6 +30,7 @@ public:
     std::optional<QString> askDayFolder(QWidget*) override { return dayFolder; }
     std::optional<QString> askDayZip(QWidget*) override { return dayZip; }
     QStringList askLoggerFiles(QWidget*) override { return loggerFiles; }
+    std::optional<QString> askSheet(QWidget*) override { return sheet; }
     std::optional<QString> askTarget(QWidget*, const QString&, const QString&, const QString&) override {
         return target;
     }

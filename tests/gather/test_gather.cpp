@@ -213,6 +213,28 @@ TEST_CASE("what somebody says goes before what was found") {
     CHECK(refused.problem->problem() == Problem::NoTimeChannel);
 }
 
+TEST_CASE("bytes that are no text are told, and a time in days is taken as it is said") {
+    GatheredFile file = gather(sweep("", nothing) + std::string(7, '\0') + "\x1A", "a.csv", {});
+    CHECK(codesOf(file, false) == "bytes_left_out");
+    CHECK(noteLine(file.notes[0]).find("8 bytes") != std::string::npos);
+    CHECK(file.table.rows() == 40);
+
+    std::string days = "Time [s],RPM,Torque [N.m]\n"; // the header is wrong
+    for (int row = 0; row < 40; ++row)
+        days += fmt::format("{:.9f},{},80.5\n", 46158.383333333 + 0.1 * row / 86400.0, 2000 + 100 * row);
+    GatherChoices choices;
+    file = gather(days, "a.csv", choices);
+    choices.columns[0] = file.columns[0];
+    choices.columns[0].unit = "day";
+    choices.columns[0].unitGiven = true;
+    file = gather(days, "a.csv", choices);
+    REQUIRE(file.pulls.size() == 1);
+    CHECK(file.axes[0][39] - file.axes[0][0] == Approx(3.9).margin(0.001));
+    CHECK(file.pulls[0].started.substr(0, 16) == "2026-05-16T09:12"); // day 46 158 of a spreadsheet that begins 1899-12-30
+    const GatheredFile bySelf = gather("Time" + days.substr(8), "a.csv", {});
+    CHECK(bySelf.pulls.at(0).started.substr(0, 16) == "2026-05-16T09:12");
+}
+
 TEST_CASE("mappings come back from their file and know their files again") {
     const test::TemporaryFolder temporary;
     ::setenv("XDG_CONFIG_HOME", temporary.path().c_str(), 1);
@@ -277,7 +299,7 @@ TEST_CASE("files inside archives, and kinds that are recognised and refused") {
         std::ofstream(temporary.path() / name, std::ios::binary) << bytes;
         return test::messageOf([&] { (void)foreignBytes(temporary.path() / name); });
     };
-    CHECK(refusal("a.pdf", "%PDF-1.7").find("a PDF document, which is not read. Export it as text") !=
+    CHECK(refusal("a.pdf", "%PDF-1.7").find("a PDF document (its curves can be traced in the window), which is not read. Export it as text") !=
           std::string::npos);
     CHECK(refusal("a.mat", "MATLAB 5.0 MAT-file").find("not a whole matrix file") != std::string::npos);
     CHECK(refusal("a.gz", "\x1F\x8B\x08 broken").find("a.gz") != std::string::npos);

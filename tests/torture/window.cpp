@@ -29,6 +29,7 @@ public:
     std::optional<QString> askDayFolder(QWidget*) override { return target; }
     std::optional<QString> askDayZip(QWidget*) override { return target; }
     QStringList askLoggerFiles(QWidget*) override { return {}; }
+    std::optional<QString> askSheet(QWidget*) override { return std::nullopt; }
     std::optional<QString> askTarget(QWidget*, const QString&, const QString&, const QString&) override {
         return target;
     }

@@ -336,7 +336,7 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
 void ComparePage::refreshCursor() {
     const auto analysis = m_document.analysis();
     const auto rpm = m_selection.cursor();
-    if (!analysis || !rpm || !analysis->model) {
+    if (!analysis || !rpm || analysis->builds.empty()) {
         m_curves->setCursor(std::nullopt, {});
         m_difference->setCursor(std::nullopt, {});
         return;

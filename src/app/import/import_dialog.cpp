@@ -50,7 +50,8 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     m_halves->setSizes({400, 760});
     column->addWidget(m_halves, 1);
     column->addLayout(makeMappingRow());
-    m_given = makeGivenRow();
+    m_given = new GivenRow(this);
+    connect(m_given, &GivenRow::edited, this, &ImportDialog::takeGiven);
     column->addWidget(m_given);
     m_weather = new QWidget(this);
     m_weather->setLayout(makeWeatherRow());
@@ -186,46 +187,11 @@ QLayout* ImportDialog::makeWeatherRow() {
     return row;
 }
 
-QWidget* ImportDialog::makeGivenRow() {
-    auto* out = new QWidget(this);
-    auto* row = new QHBoxLayout(out);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->addWidget(new PlainLabel(tr("This curve was corrected to"), out));
-    m_correctedTo = new QComboBox(out);
-    m_correctedTo->setObjectName(u"correctedTo"_s);
-    m_correctedTo->setAccessibleName(tr("What the curve was corrected to"));
-    m_correctedTo->addItem(tr("not known"), QString());
-    for (const StandardInfo& info : standards())
-        m_correctedTo->addItem(qs(info.title), qs(info.name));
-    row->addWidget(m_correctedTo);
-    row->addWidget(new PlainLabel(tr("and smoothed over"), out));
-    m_smoothing = new NumberField(u"givenSmoothing"_s, tr("smoothing of the curve"), 0.0, 2000.0, 0, u"rpm"_s, out);
-    row->addWidget(m_smoothing);
-    auto* hint = new PlainLabel(tr("a curve has no repeats: it is compared, and proves nothing"), out);
-    hint->setProperty("quiet", true);
-    hint->setProperty("small", true);
-    row->addWidget(hint, 1);
-    connect(m_correctedTo, &QComboBox::activated, this, &ImportDialog::takeGiven);
-    connect(m_smoothing, &NumberField::edited, this, &ImportDialog::takeGiven);
-    return out;
-}
-
 /// Said of one curve, it is said of all that come with it.
 void ImportDialog::takeGiven() {
-    const std::string name = m_correctedTo->currentData().toString().toStdString();
     for (ImportFile& file : m_files)
-        if (isCurve(file)) {
-            file.given.corrected = name.empty() ? std::nullopt : std::optional(standardNamed(name));
-            file.given.smoothing_rpm = m_smoothing->number();
-        }
-}
-
-void ImportDialog::showGiven() {
-    m_given->setVisible(isCurve(current()));
-    const auto& given = current().given;
-    const QString name = given.corrected ? qs(standardInfo(*given.corrected).name) : QString();
-    m_correctedTo->setCurrentIndex(std::max(0, m_correctedTo->findData(name)));
-    m_smoothing->show(given.smoothing_rpm);
+        if (isCurve(file))
+            m_given->putInto(file.given);
 }
 
 QLayout* ImportDialog::makeMappingRow() {
@@ -300,7 +266,8 @@ void ImportDialog::showPull(size_t file, size_t pull) {
 void ImportDialog::showFile() {
     m_raw->show(current());
     m_purpose->setCurrentIndex(m_purpose->findData(static_cast<int>(current().choices.purpose)));
-    showGiven();
+    m_given->setVisible(isCurve(current()));
+    m_given->show(current().given);
     if (current().gathered)
         m_columns->show(*current().gathered);
     else

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/curve/given_row.h"
 #include "app/import/column_table.h"
 #include "app/import/import_reader.h"
 #include "app/import/pull_picture.h"
@@ -37,9 +38,7 @@ private:
     QLayout* makeTitleRow();
     void takeLogsForLogs();
     QLayout* makeWeatherRow();
-    QWidget* makeGivenRow();
     void takeGiven();
-    void showGiven();
     QLayout* makeMappingRow();
     QLayout* makeButtons();
     void fillPulls();
@@ -73,9 +72,7 @@ private:
     ColumnTable* m_columns = nullptr;
     QLabel* m_doubts = nullptr;
     QWidget* m_weather = nullptr;
-    QWidget* m_given = nullptr; ///< what was done to a curve before it came here
-    QComboBox* m_correctedTo = nullptr;
-    NumberField* m_smoothing = nullptr;
+    GivenRow* m_given = nullptr;
     QCheckBox* m_weatherKnown = nullptr;
     NumberField* m_temperature = nullptr;
     NumberField* m_pressure = nullptr;

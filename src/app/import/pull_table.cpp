@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/pull_table.h"
 
+#include "app/curve/given_row.h"
 #include "app/import/column_table.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
@@ -136,14 +137,7 @@ void PullTable::fillPull(int row, const ImportFile& file, const GatheredPull& pu
 }
 
 QWidget* PullTable::buildBox(const PullRow& at, const std::string& chosen) {
-    auto* box = new QComboBox(this);
-    box->setEditable(true);
-    for (const Build& build : m_day.builds)
-        box->addItem(qs(build.id));
-    for (const char letter : {'A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'})
-        if (box->findText(QString(QLatin1Char(letter))) < 0)
-            box->addItem(QString(QLatin1Char(letter)));
-    box->setCurrentText(qs(chosen));
+    QComboBox* box = makeBuildBox(m_day, chosen, this);
     connect(box, &QComboBox::currentTextChanged, this,
             [this, at](const QString& text) { Q_EMIT buildChanged(at.file, at.pull, text.trimmed()); });
     return box;

@@ -6,8 +6,9 @@ namespace hillrun {
 
 bool actionEnabled(std::string_view action, const WindowState& s) {
     if (!s.mayEdit &&
-        (action == "day.save" || action == "day.import" || action == "check.use" || action == "check.reset_trim" ||
-         action == "prepare.article" || action == "pull.arm" || action == "pull.by_hand" || action == "pull.change"))
+        (action == "day.save" || action == "day.import" || action == "day.trace" || action == "day.type_curve" ||
+         action == "check.use" || action == "check.reset_trim" || action == "prepare.article" || action == "pull.arm" ||
+         action == "pull.by_hand" || action == "pull.change"))
         return false;
     if (action == "day.save")
         return s.dayOpen && (s.dayModified || !s.daySaved);

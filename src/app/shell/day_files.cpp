@@ -2,12 +2,16 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/day_files.h"
 
+#include "app/curve/trace_dialog.h"
+#include "app/curve/typed_curve_dialog.h"
 #include "app/import/import_dialog.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
 #include "formats/day_diff.h"
 #include "formats/day_store.h"
+#include "formats/budget.h"
+#include "formats/file_io.h"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -46,7 +50,7 @@ fs::path placeOf(const fs::path& path) {
 } // namespace
 
 DayFiles::DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Selection& selection,
-                   SettingsStore& settings, NoticeBar& notice, const Look& look)
+                   SettingsStore& settings, NoticeBar& notice, Look& look)
     : QObject(window), m_window(window), m_dialogs(dialogs), m_document(document), m_selection(selection),
       m_settings(settings), m_notice(notice), m_look(look), m_offers(window, dialogs, document, selection, notice) {
     connect(&m_importReader, &ImportReader::done, this, [this](const ReadFiles& read) {
@@ -206,7 +210,13 @@ void DayFiles::fillRecentMenu(QMenu& menu) {
         menu.addAction(tr("none yet"))->setEnabled(false);
 }
 
-void DayFiles::import(const QStringList& paths) {
+void DayFiles::import(const QStringList& all) {
+    QStringList paths;
+    for (const QString& path : all)
+        if (isSheetPath(path))
+            trace(path);
+        else
+            paths << path;
     if (paths.isEmpty())
         return;
     std::vector<fs::path> files;
@@ -285,13 +295,47 @@ void DayFiles::takeLog(const LayLogDialog& dialog) {
     Q_EMIT imported();
 }
 
+void DayFiles::beginDayIfNone() {
+    if (m_document.isOpen())
+        return;
+    TestDay day;
+    day.name = tr("New day").toStdString();
+    day.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    m_document.show(day, {});
+}
+
+void DayFiles::trace(const QString& path) {
+    (void)guarded(tr("The picture could not be opened"), [&] {
+        SheetFile sheet{toPath(path).filename().string(),
+                        std::make_shared<const std::string>(readFileText(toPath(path), budget::kFile))};
+        auto* dialog =
+            new TraceDialog(m_document.day(), std::move(sheet), m_selection.units(), m_look.theme(), m_window);
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        connect(dialog, &QDialog::accepted, this,
+                [this, dialog] { takeCurves(tr("Trace %1"), dialog->curves(), dialog->sheet()); });
+        dialog->open();
+    });
+}
+
+void DayFiles::typeCurve() {
+    auto* dialog = new TypedCurveDialog(m_document.day(), m_selection.units(), m_look, m_window);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QDialog::accepted, this, [this, dialog] { takeCurves(tr("Type %1"), {dialog->curve()}, {}); });
+    dialog->open();
+}
+
+void DayFiles::takeCurves(const QString& what, const std::vector<NewCurve>& curves, const SheetFile& sheet) {
+    beginDayIfNone();
+    const bool done = guarded(tr("The curve could not be taken"), [&] {
+        m_document.edit(what.arg(counted(static_cast<qsizetype>(curves.size()), tr("curve"), tr("curves"))),
+                        [&](TestDay& day) { (void)addCurves(day, curves, sheet, m_document.path()); });
+    });
+    if (done)
+        Q_EMIT imported();
+}
+
 void DayFiles::takePulls(const std::vector<ImportFile>& files) {
-    if (!m_document.isOpen()) {
-        TestDay day;
-        day.name = tr("New day").toStdString();
-        day.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
-        m_document.show(day, {});
-    }
+    beginDayIfNone();
     const bool done = guarded(tr("The files could not be imported"), [&] {
         qsizetype pulls = 0;
         for (const ImportFile& file : files)

@@ -12,6 +12,7 @@
 #include "app/shell/dialogs.h"
 #include "app/shell/notice_bar.h"
 #include "app/shell/settings.h"
+#include "formats/import_curves.h"
 
 #include <QMenu>
 
@@ -23,13 +24,18 @@ class DayFiles : public QObject {
     Q_OBJECT
 public:
     DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Selection& selection, SettingsStore& settings,
-             NoticeBar& notice, const Look& look);
+             NoticeBar& notice, Look& look);
 
     void newDay();
     void open(const std::filesystem::path& path);
     /// What was dropped on the window or named on the command line: a day, or logger files.
     void openAny(const QStringList& paths);
+    /// Logger files, and pictures of sheets to be traced.
     void import(const QStringList& paths);
+    /// Opens the window that traces curves from a picture.
+    void trace(const QString& path);
+    /// Opens the window for a curve that is typed.
+    void typeCurve();
     /// Days and recordings that were kept, and what else wants a decision.
     void offerKept() { m_offers.askAboutEverything(); }
     void offerKeptAtStart() { m_offers.ask(); }
@@ -61,6 +67,8 @@ private:
     /// Opens the window for the first of these logs, and for the others when that is done.
     void layLogs(std::vector<ImportFile> logs);
     void takeLog(const LayLogDialog& dialog);
+    void beginDayIfNone();
+    void takeCurves(const QString& what, const std::vector<NewCurve>& curves, const SheetFile& sheet);
     void addRecent(const std::filesystem::path& path);
     /// Runs something that may throw a DataError and shows its message. True when it went well.
     bool guarded(const QString& what, const std::function<void()>& work);
@@ -71,7 +79,7 @@ private:
     Selection& m_selection;
     SettingsStore& m_settings;
     NoticeBar& m_notice;
-    const Look& m_look;
+    Look& m_look;
     DayReader m_reader;
     ImportReader m_importReader;
     QMetaObject::Connection m_importProgress;

@@ -37,6 +37,11 @@ QStringList DesktopDialogs::askLoggerFiles(QWidget* parent) {
            "*.jsonl *.gz *.bz2 *.xz *.zst *.zip);;All files (*)"));
 }
 
+std::optional<QString> DesktopDialogs::askSheet(QWidget* parent) {
+    return unlessEmpty(QFileDialog::getOpenFileName(parent, tr("A picture of a sheet"), {},
+                                                    tr("Pictures and PDF (*.png *.jpg *.jpeg *.pdf)")));
+}
+
 std::optional<QString> DesktopDialogs::askTarget(QWidget* parent, const QString& title, const QString& suggested,
                                                  const QString& filter) {
     return unlessEmpty(QFileDialog::getSaveFileName(parent, title, suggested, filter));

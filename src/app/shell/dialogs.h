@@ -33,6 +33,8 @@ public:
     virtual std::optional<QString> askDayFolder(QWidget* parent) = 0;
     virtual std::optional<QString> askDayZip(QWidget* parent) = 0;
     virtual QStringList askLoggerFiles(QWidget* parent) = 0;
+    /// A picture or PDF of a printed sheet.
+    virtual std::optional<QString> askSheet(QWidget* parent) = 0;
     /// Where to write; `filter` such as "PDF (*.pdf)".
     virtual std::optional<QString> askTarget(QWidget* parent, const QString& title, const QString& suggested,
                                              const QString& filter) = 0;
@@ -55,6 +57,7 @@ public:
     std::optional<QString> askDayFolder(QWidget* parent) override;
     std::optional<QString> askDayZip(QWidget* parent) override;
     QStringList askLoggerFiles(QWidget* parent) override;
+    std::optional<QString> askSheet(QWidget* parent) override;
     std::optional<QString> askTarget(QWidget* parent, const QString& title, const QString& suggested,
                                      const QString& filter) override;
     std::optional<QString> askReason(QWidget* parent, const QString& pull) override;

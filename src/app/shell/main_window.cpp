@@ -82,6 +82,13 @@ void MainWindow::declareDayActions() {
         });
     add("day.import", tr("Import logger files \u2026"), QKeySequence(u"Ctrl+I"_s),
         tr("Add pulls from other loggers' text files"), [this] { importFiles(m_dialogs.askLoggerFiles(this)); });
+    add("day.trace", tr("Trace curves from a picture \u2026"), {},
+        tr("Read curves off a picture or a PDF page of a sheet"), [this] {
+            if (const auto path = m_dialogs.askSheet(this))
+                m_files->trace(*path);
+        });
+    add("day.type_curve", tr("Type a curve \u2026"), {}, tr("Peaks or points of a curve that exists on paper only"),
+        [this] { m_files->typeCurve(); });
     add("day.save", tr("Save"), QKeySequence(u"Ctrl+S"_s), tr("Write the edits into the day"),
         [this] { m_files->save(); });
     add("day.save_as", tr("Save as \u2026"), QKeySequence(u"Ctrl+Shift+S"_s),
@@ -201,7 +208,7 @@ QMenu* MainWindow::makeDayMenu() {
     m_recentMenu = menu->addMenu(tr("Recent days"));
     m_recentMenu->setObjectName(u"recentMenu"_s);
     connect(m_recentMenu, &QMenu::aboutToShow, this, [this] { m_files->fillRecentMenu(*m_recentMenu); });
-    addAll({"day.import", "pull.links"});
+    addAll({"day.import", "day.trace", "day.type_curve", "pull.links"});
     menu->addSeparator();
     addAll({"day.save", "day.save_as", "day.export_zip", "day.kept"});
     menu->addSeparator();

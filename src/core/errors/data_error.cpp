@@ -105,6 +105,7 @@ constexpr std::array<Words, static_cast<size_t>(Problem::Count)> kWords{{
     {Problem::LogFitsSeveral, "the log fits {0} as well: their speeds run alike",
      "Name the one pull that it was recorded with."},
     {Problem::TooFewPoints, "a curve of {0} points", "Give at least two speeds with their torque or power."},
+    {Problem::BadPicture, "this picture cannot be shown: {0}", "Save the sheet as PNG, JPEG or PDF and open that."},
 }};
 
 const Words& wordsOf(Problem problem) {

@@ -72,6 +72,7 @@ enum class Problem {
     LogOfAnother,
     LogFitsSeveral,
     TooFewPoints,
+    BadPicture,
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 

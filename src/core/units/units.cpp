@@ -94,6 +94,7 @@ Table makeTable() {
     add(t, D::Time, 1e-9, {"ns", "nanoseconds"});
     add(t, D::Time, 60.0, {"min", "minutes"});
     add(t, D::Time, 3600.0, {"h", "hours"});
+    add(t, D::Time, 86400.0, {"day", "days"}); // of a spreadsheet
     add(t, D::RoadSpeed, 1.0, {"km/h", "kmh", "kph", "kmh1"});
     add(t, D::RoadSpeed, 3.6, {"m/s", "ms1"});
     add(t, D::RoadSpeed, unit::kMile_m / 1000.0, {"mph", "mi/h"});

@@ -25,9 +25,9 @@ struct Kind {
     const char* name;
 };
 constexpr std::array kOtherKinds{
-    Kind{"%PDF", "a PDF document"},
-    Kind{"\x89PNG", "a picture"},
-    Kind{"\xFF\xD8\xFF", "a picture"},
+    Kind{"%PDF", "a PDF document (its curves can be traced in the window)"},
+    Kind{"\x89PNG", "a picture (its curves can be traced in the window)"},
+    Kind{"\xFF\xD8\xFF", "a picture (its curves can be traced in the window)"},
     Kind{"\xD0\xCF\x11\xE0", "a spreadsheet or document of the old binary kind"},
     Kind{"MATLAB 7.3", "a matrix file of the newer kind (7.3; level 5 is read)"},
     Kind{"\x89HDF", "an HDF5 file"},

@@ -33,6 +33,8 @@ public:
         m_out.name = m_file;
         m_out.text = decodeText(bytes, m_choices.encoding);
         m_out.table = readRawTable(m_out.text.text, m_choices.table, m_file, watch);
+        if (m_out.text.left > 0)
+            tell(GatherCode::BytesLeftOut, {}, {std::to_string(m_out.text.left)});
         m_out.preamble = readPreamble(m_out.table.titles, m_choices.monthFirst);
         if (!m_out.preamble.eitherDate.empty())
             tell(GatherCode::DayOrMonth, {}, {m_out.preamble.eitherDate});

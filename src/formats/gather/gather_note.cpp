@@ -20,6 +20,7 @@ constexpr size_t kCodes = static_cast<size_t>(GatherCode::Count);
 
 // In the order of the enum.
 constexpr std::array<NoteWords, kCodes> kWords{{
+    {"bytes_left_out", false, "{0} bytes are no text (zeros, an end mark) and were left out", ""},
     {"lines_left_out", false, "{0} lines are no rows and were left out: {1}", ""},
     {"blank_cells", false, "{0} cells are blank or hold a word for it", ""},
     {"fill_values", false, "{0} cells hold {1}, which stands for no value: they count as blank", ""},

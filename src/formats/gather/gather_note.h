@@ -12,6 +12,7 @@ namespace hillrun {
 /// What the reader of a foreign file has to say of it. The words for each are in gather_note.cpp.
 enum class GatherCode {
     // Told
+    BytesLeftOut,
     LinesLeftOut,
     BlankCells,
     FillValues,

@@ -2,7 +2,6 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/gather/time_axis.h"
 
-
 #include "core/pull/robust.h"
 #include "core/units/units.h"
 #include "formats/gather/column_words.h"
@@ -21,6 +20,9 @@ double firstFinite(const std::vector<double>& values) {
     const auto at = std::find_if(values.begin(), values.end(), [](double v) { return std::isfinite(v); });
     return at == values.end() ? 0.0 : *at;
 }
+
+/// Days with a limited number of digits fall just short of a whole second.
+double toMilliseconds(double seconds) { return std::round(1000.0 * seconds) / 1000.0; }
 
 /// The unit in which rows of a logger lie between 0.5 ms and 2.5 s apart; seconds first.
 const char* unitByStep(double step) {
@@ -128,15 +130,18 @@ private:
         const double first = firstFinite(values);
         TimeAxis out;
         double scale = 1.0;
-        if (!column.unitGiven && first > 20000.0 && first < 80000.0 && step > 0.0 && step < 1e-3) {
+        const bool saidDays = column.unitGiven && parseUnit(column.unit).value_or(Unit{}).scale == kDay_s;
+        const auto inDays = [&](double longest) {
+            return saidDays || (!column.unitGiven && step > 0.0 && step < longest);
+        };
+        if (inDays(1e-3) && first > 20000.0 && first < 80000.0) {
             scale = kDay_s; // spreadsheet days since 1899-12-30
             out.startDay = std::floor(first) - 25569.0;
-            out.startClock_s = (first - std::floor(first)) * kDay_s;
+            out.startClock_s = toMilliseconds((first - std::floor(first)) * kDay_s);
             tell(GatherCode::TimeFromSerialDays, time, {});
-        } else if (!column.unitGiven && first > 0.0 && first < 1.0 && step > 0.0 && step < 1e-4 &&
-                   values.back() < 1.0) {
+        } else if (inDays(1e-4) && first > 0.0 && first < 1.0 && values.back() < 1.0) {
             scale = kDay_s; // the clock alone, as part of a day
-            out.startClock_s = first * kDay_s;
+            out.startClock_s = toMilliseconds(first * kDay_s);
             tell(GatherCode::TimeFromSerialDays, time, {});
         } else {
             if (!column.unitGiven) {
@@ -151,7 +156,7 @@ private:
         for (const double value : values)
             out.seconds.push_back((value - from) * scale * column.factor);
         // A stamp of seconds since 1970 says when it was.
-        if (const double start_s = first * scale; start_s > 9e8 && start_s < 5e9) {
+        if (const double start_s = first * scale; !out.startDay && start_s > 9e8 && start_s < 5e9) {
             out.startDay = std::floor(start_s / kDay_s);
             out.startClock_s = start_s - *out.startDay * kDay_s;
         }

@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/curve/given_row.h"
+
+#include "app/look/plain_text.h"
+#include "app/look/words.h"
+
+#include <algorithm>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+
+GivenRow::GivenRow(QWidget* parent) : QWidget(parent) {
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(new PlainLabel(tr("Corrected to"), this));
+    m_correctedTo = new QComboBox(this);
+    m_correctedTo->setObjectName(u"correctedTo"_s);
+    m_correctedTo->setAccessibleName(tr("What the curve was corrected to"));
+    m_correctedTo->addItem(tr("not known"), QString());
+    for (const StandardInfo& info : standards())
+        m_correctedTo->addItem(qs(info.title), qs(info.name));
+    row->addWidget(m_correctedTo);
+    row->addWidget(new PlainLabel(tr("smoothed over"), this));
+    m_smoothing = new NumberField(u"givenSmoothing"_s, tr("smoothing of the curve"), 0.0, 2000.0, 0, u"rpm"_s, this);
+    row->addWidget(m_smoothing);
+    auto* hint = new PlainLabel(tr("A curve has no repeats: it is compared, and proves nothing."), this);
+    hint->setProperty("quiet", true);
+    hint->setProperty("small", true);
+    row->addWidget(hint, 1);
+    connect(m_correctedTo, &QComboBox::activated, this, &GivenRow::edited);
+    connect(m_smoothing, &NumberField::edited, this, &GivenRow::edited);
+}
+
+void GivenRow::show(const GivenCurve& given) {
+    const QString name = given.corrected ? qs(standardInfo(*given.corrected).name) : QString();
+    m_correctedTo->setCurrentIndex(std::max(0, m_correctedTo->findData(name)));
+    m_smoothing->show(given.smoothing_rpm);
+}
+
+void GivenRow::putInto(GivenCurve& given) const {
+    const std::string name = m_correctedTo->currentData().toString().toStdString();
+    given.corrected = name.empty() ? std::nullopt : std::optional(standardNamed(name));
+    given.smoothing_rpm = m_smoothing->number();
+}
+
+QComboBox* makeBuildBox(const TestDay& day, const std::string& chosen, QWidget* parent) {
+    auto* box = new QComboBox(parent);
+    box->setEditable(true);
+    for (const Build& build : day.builds)
+        box->addItem(qs(build.id));
+    for (const char letter : {'A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'})
+        if (box->findText(QString(QLatin1Char(letter))) < 0)
+            box->addItem(QString(QLatin1Char(letter)));
+    box->setCurrentText(qs(chosen));
+    return box;
+}
+
+} // namespace hillrun

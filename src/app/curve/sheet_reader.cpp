@@ -1,0 +1,92 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/curve/sheet_reader.h"
+
+#include "core/errors/data_error.h"
+
+#include <algorithm>
+#include <cmath>
+#include <poppler-qt6.h>
+#include <QBuffer>
+#include <QImageReader>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr double kDotsAnInch = 200.0;
+constexpr double kMostPixels = 40e6;
+constexpr double kPointsAnInch = 72.0;
+
+[[noreturn]] void refuse(Problem problem, std::vector<std::string> details, const std::string& name) {
+    throw DataError(problem, std::move(details), {.file = name});
+}
+
+SheetPage readPdf(const QByteArray& bytes, const std::string& name, int page) {
+    const auto document = Poppler::Document::loadFromData(bytes);
+    if (!document || document->isLocked() || document->numPages() < 1)
+        refuse(Problem::BadPicture, {document && document->isLocked() ? "it wants a password" : "no page is in it"},
+               name);
+    document->setRenderHint(Poppler::Document::Antialiasing);
+    document->setRenderHint(Poppler::Document::TextAntialiasing);
+    const int last = document->numPages() - 1;
+    const auto sheet = document->page(std::clamp(page, 0, last));
+    if (!sheet)
+        refuse(Problem::BadPicture, {"the page cannot be read"}, name);
+    const QSizeF inches = sheet->pageSizeF() / kPointsAnInch;
+    const double pixels = inches.width() * inches.height() * kDotsAnInch * kDotsAnInch;
+    const double dots = pixels > kMostPixels ? kDotsAnInch * std::sqrt(kMostPixels / pixels) : kDotsAnInch;
+    const QImage image = sheet->renderToImage(dots, dots);
+    if (image.isNull())
+        refuse(Problem::BadPicture, {"the page cannot be drawn"}, name);
+    return {image, last + 1};
+}
+
+} // namespace
+
+bool isSheetPath(const QString& path) {
+    for (const auto& ending : {u".png"_s, u".jpg"_s, u".jpeg"_s, u".pdf"_s})
+        if (path.endsWith(ending, Qt::CaseInsensitive))
+            return true;
+    return false;
+}
+
+SheetPage readSheet(const std::string& bytes, const std::string& name, int page) {
+    const auto data = QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size()));
+    if (data.startsWith("%PDF"))
+        return readPdf(data, name, page);
+    QBuffer buffer;
+    buffer.setData(data);
+    buffer.open(QIODevice::ReadOnly);
+    QImageReader reader(&buffer);
+    reader.setAutoTransform(true); // a photo held upright
+    const QSize size = reader.size();
+    if (size.isValid() && double(size.width()) * size.height() > kMostPixels)
+        refuse(Problem::TooLarge, {"a picture of so many pixels", "40 million"}, name);
+    const QImage image = reader.read();
+    if (image.isNull())
+        refuse(Problem::BadPicture, {reader.errorString().toStdString()}, name);
+    return {image, 1};
+}
+
+Picture pictureOf(const QImage& image) {
+    const QImage plain = image.convertToFormat(QImage::Format_ARGB32);
+    Picture out;
+    out.width = plain.width();
+    out.height = plain.height();
+    out.pixels.reserve(static_cast<size_t>(out.width) * static_cast<size_t>(out.height));
+    for (int y = 0; y < out.height; ++y) {
+        const auto* row = reinterpret_cast<const QRgb*>(plain.constScanLine(y));
+        for (int x = 0; x < out.width; ++x) {
+            const int alpha = qAlpha(row[x]); // what is clear is paper
+            const auto onWhite = [&](int part) {
+                return static_cast<std::uint8_t>((part * alpha + 255 * (255 - alpha)) / 255);
+            };
+            out.pixels.push_back({onWhite(qRed(row[x])), onWhite(qGreen(row[x])), onWhite(qBlue(row[x]))});
+        }
+    }
+    return out;
+}
+
+} // namespace hillrun

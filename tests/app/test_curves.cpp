@@ -7,6 +7,7 @@
 #include "core/pull/given_curve.h"
 
 #include <cmath>
+#include <cstdlib>
 #include <fstream>
 #include <QClipboard>
 #include <QPainter>
@@ -121,13 +122,15 @@ void type(QDialog* dialog, const QString& field, const char* text) {
 void setAxes(TraceDialog* dialog, double pixels) {
     const auto times = [&](PicturePoint p) { return PicturePoint{pixels * p.x, pixels * p.y}; };
     part<QCheckBox>(dialog, "rightAxis")->click();
-    const std::pair<PicturePoint, const char*> marks[] = {
-        {leftPlace(2000, 0), "2000"}, {leftPlace(8000, 0), "8000"},  {leftPlace(2000, 0), "0"},
-        {leftPlace(2000, 120), "120"}, {rightPlace(8000, 0), "0"}, {rightPlace(8000, 100), "100"}};
+    const std::pair<PicturePoint, const char*> marks[] = {{leftPlace(2000, 0), "2000"}, {leftPlace(8000, 0), "8000"},
+                                                          {leftPlace(2000, 0), "0"},    {leftPlace(2000, 120), "120"},
+                                                          {rightPlace(8000, 0), "0"},   {rightPlace(8000, 100), "100"}};
     for (int i = 0; i < 6; ++i) {
-        CHECK(part<QLabel>(dialog, "traceNext")->text().contains(i < 2   ? u"speed axis"_s
-                                                                 : i < 4 ? u"left axis"_s
-                                                                         : u"right axis"_s));
+        CHECK(part<QLabel>(dialog, "traceNext")
+                  ->text()
+                  .contains(i < 2   ? u"speed axis"_s
+                            : i < 4 ? u"left axis"_s
+                                    : u"right axis"_s));
         part<QPushButton>(dialog, qPrintable(u"setMark%1"_s.arg(i)))->click();
         clickExactly(dialog, times(marks[i].first));
         type(dialog, u"axisValue%1"_s.arg(i), marks[i].second);
@@ -175,6 +178,11 @@ TEST_CASE("a sheet traced from a picture comes back within half a per cent of fu
         TraceDialog* dialog = traceWindow(w, sheetIn(w, name));
         traceBoth(dialog);
         CHECK_FALSE(part<QLabel>(dialog, "traceDoubt")->isVisibleTo(dialog));
+        auto* view = part<TraceView>(dialog, "traceView");
+        QTest::mouseMove(view, view->onScreen(rightPlace(6000, torqueOf(6000))).toPoint());
+        CHECK(part<QLabel>(dialog, "traceReadout")->text().contains(u" rpm \u00B7 left "_s));
+        if (const char* target = std::getenv("HILLRUN_PICTURE"); target && std::string(name) == "winter.png")
+            REQUIRE(dialog->grab().save(QString::fromLocal8Bit(target))); // for docs/screenshots
         CHECK(part<QLabel>(dialog, "traceProblem")->text().isEmpty());
         auto* standard = part<QComboBox>(dialog, "correctedTo");
         standard->setCurrentIndex(standard->findData(u"sae-j1349"_s));
@@ -303,8 +311,10 @@ TEST_CASE("a sheet is traced with the keys alone") {
         }
         QTest::keyClick(view, Qt::Key_Return);
     };
-    const std::pair<PicturePoint, const char*> marks[] = {
-        {leftPlace(2000, 0), "2000"}, {leftPlace(8000, 0), "8000"}, {leftPlace(2000, 0), "0"}, {leftPlace(2000, 120), "120"}};
+    const std::pair<PicturePoint, const char*> marks[] = {{leftPlace(2000, 0), "2000"},
+                                                          {leftPlace(8000, 0), "8000"},
+                                                          {leftPlace(2000, 0), "0"},
+                                                          {leftPlace(2000, 120), "120"}};
     for (const auto& [at, value] : marks) {
         go(at);
         REQUIRE(dialog->focusWidget() != view); // the number is typed next

@@ -2,9 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/errors/data_error.h"
 #include "core/trace/sheet_check.h"
+#include "core/trace/sheet_trace.h"
 #include "core/trace/traced_curve.h"
 #include "core/units/units.h"
 
+#include <algorithm>
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <functional>
@@ -22,8 +24,9 @@ public:
         m_picture.pixels.assign(600 * 400, paper);
     }
     /// y as a function of x, both in pixels; `shown` says in which columns.
-    void line(const std::function<double(double)>& y, Rgb colour, double width = 3.0,
-              const std::function<bool(int)>& shown = [](int) { return true; }) {
+    void line(
+        const std::function<double(double)>& y, Rgb colour, double width = 3.0,
+        const std::function<bool(int)>& shown = [](int) { return true; }) {
         for (int x = 40; x < 560; ++x)
             for (int row = 0; row < 400 && shown(x); ++row) {
                 const double slope = y(x + 1.0) - y(x);
@@ -126,6 +129,30 @@ TEST_CASE("of two lines of one colour that cross the one that goes on straight i
     CHECK(std::abs(line.back().at.y - rising(line.back().at.x)) < 0.3);
 }
 
+TEST_CASE("a line in dashes does not turn onto a whole line of its colour where that crosses one of its gaps") {
+    const auto rising = [](double x) { return 350.0 - 0.5 * x; };
+    const auto falling = [](double x) { return 60.0 + 0.4 * x; }; // they cross at x = 322
+    for (int shift = 0; shift < 14; shift += 2) {
+        INFO(shift);
+        Sheet sheet;
+        sheet.line(rising, {150, 20, 40});
+        sheet.line(falling, {150, 20, 40}, 3.0, [&](int x) { return (x + shift) % 14 < 9; });
+        for (const double x : {60.5, 540.5}) {
+            double from = x;
+            while ((static_cast<int>(from) + shift) % 14 >= 8)
+                from += 1.0;
+            const auto line = followLine(sheet.picture(), {from, falling(from)});
+            REQUIRE(line.size() > 280);
+            INFO("from " << from);
+            CHECK(std::abs(line.front().at.y - falling(line.front().at.x)) < 0.5);
+            CHECK(std::abs(line.back().at.y - falling(line.back().at.x)) < 0.5);
+            CHECK(worstOff(line, falling) < 2.5); // where it runs through the other
+        }
+        const auto whole = followLine(sheet.picture(), {100.5, rising(100.5)});
+        CHECK(worstOff(whole, rising) < 1.6);
+    }
+}
+
 TEST_CASE("a line ends where a gap is wider than any dash") {
     Sheet sheet;
     sheet.line(hump, {200, 40, 30}, 3.0, [](int x) { return x < 200 || x > 240; });
@@ -187,7 +214,8 @@ TEST_CASE("a reading knows how far it may be off: its place, the marks, the widt
     const std::vector<LinePoint> steep{{{240.0, 305.0}, 0.0}, {{290.0, 205.0}, 0.0}, {{340.0, 105.0}, 0.0}};
     // Two pixels up for one along.
     CHECK(readLine(axes, steep, 0.0)[1].half == Approx(std::sqrt(0.5) * std::hypot(1.0, 2.0) * perPixel));
-    CHECK(readLine(axes, steep, 1.5)[1].half == Approx(std::hypot(1.5, std::sqrt(0.5)) * std::hypot(1.0, 2.0) * perPixel));
+    CHECK(readLine(axes, steep, 1.5)[1].half ==
+          Approx(std::hypot(1.5, std::sqrt(0.5)) * std::hypot(1.0, 2.0) * perPixel));
 }
 
 TEST_CASE("a curve traced from a drawn sheet comes back within 0.5 per cent of full scale") {
@@ -248,7 +276,8 @@ TEST_CASE("power and torque of one sheet must belong together") {
     const auto doubt = checkSheet(sheetOf(1.05, "hp", "lbf.ft"), "hp", "lbf.ft");
     REQUIRE(doubt);
     CHECK(doubt->ratio == Approx(1.0 / 1.05).epsilon(1e-3));
-    CHECK(doubt->crossing_rpm == Approx(5252.11).margin(0.02)); // 33 000 / (2 pi), from the definition of the horsepower
+    CHECK(doubt->crossing_rpm ==
+          Approx(5252.11).margin(0.02)); // 33 000 / (2 pi), from the definition of the horsepower
     REQUIRE(doubt->seenCrossing_rpm);
     CHECK(*doubt->seenCrossing_rpm < 5050.0); // 5 252 / 1.05 and a little
     CHECK(*doubt->seenCrossing_rpm > 4950.0);
@@ -286,4 +315,84 @@ TEST_CASE("curves that agree in the middle and part at an end are doubted too") 
     REQUIRE(doubt);
     CHECK(doubt->ratio == Approx(1.0).epsilon(1e-3));
     CHECK(sheetDoubtText(*doubt, "kW", "N.m").find("at some speeds") != std::string::npos);
+}
+
+TEST_CASE("what was marked and traced becomes a table a build, with one step for the sheet") {
+    SheetTrace trace;
+    CHECK(nextMark(trace) == SheetMark::SpeedLow);
+    const AxisMarks speed = speedMarks();
+    const AxisMarks power = powerMarks();
+    trace.marks[0] = {speed.low.at, speed.low.value};
+    trace.marks[1] = {speed.high.at, speed.high.value};
+    CHECK(nextMark(trace) == SheetMark::LeftLow);
+    CHECK_FALSE(axesOf(trace, false));
+    trace.marks[2] = {power.low.at, power.low.value};
+    trace.marks[3] = {power.high.at, {}};
+    CHECK_FALSE(axesOf(trace, false)); // no value yet
+    trace.marks[3].value = power.high.value;
+    CHECK(axesOf(trace, false));
+    CHECK_FALSE(nextMark(trace));
+    trace.rightAxis = true;
+    CHECK(nextMark(trace) == SheetMark::RightLow);
+    CHECK_FALSE(axesOf(trace, true));
+    trace.marks[4] = {PicturePoint{540.0, 380.0}, 0.0};
+    trace.marks[5] = {PicturePoint{540.0, 30.0}, 200.0};
+
+    Sheet sheet;
+    sheet.line(hump, {160, 30, 40});
+    sheet.line([](double x) { return hump(x) - 40.0; }, {20, 30, 140});
+    trace.lines = {{"A", "kW", false, false, followLine(sheet.picture(), {300.0, hump(300.0)})},
+                   {"A", "N.m", true, false, followLine(sheet.picture(), {300.0, hump(300.0) - 40.0})},
+                   {"B", "hp", false, true, {{{140.0, 205.0}, 0.0}, {{240.0, 135.0}, 0.0}}},
+                   {"C", "kW", false, false, {}}};
+    const auto builds = tracedBuilds(trace);
+    REQUIRE(builds.size() == 2); // nothing was traced of C
+    CHECK(builds[0].build == "A");
+    CHECK(builds[0].powerUnit == "kW");
+    CHECK(builds[0].torqueUnit == "N.m");
+    const auto& rpm = builds[0].table.find("engine_speed")->values;
+    CHECK(rpm[1] - rpm[0] == 50.0);
+    const size_t middle = rpm.size() / 2;
+    const double x = 40.0 + (rpm[middle] - 2000.0) / 12.0;
+    CHECK(builds[0].table.find("power")->values[middle] == Approx((380.0 - hump(x)) / 3.5).margin(0.1));
+    CHECK(builds[0].table.find("torque")->values[middle] == Approx((420.0 - hump(x)) / 1.75).margin(0.2));
+    CHECK(builds[1].torqueUnit.empty());
+    REQUIRE(builds[1].table.rows() == 2);
+    CHECK(builds[1].table.find("engine_speed")->values[0] == Approx(3200.0));
+    CHECK(builds[1].table.find("power")->values[0] == Approx(50.0 * 0.74569987)); // hp, by definition 550 ft.lbf/s
+    trace.lines[3] = trace.lines[0];
+    CHECK_THROWS_AS(tracedBuilds(trace), DataError); // A's power twice
+}
+
+TEST_CASE("stretches of a line are put together, ends cut off, points set and taken away") {
+    const auto level = [](double from, double to, double y) {
+        std::vector<LinePoint> out;
+        for (double x = from; x <= to; x += 1.0)
+            out.push_back({{x, y}, 1.0});
+        return out;
+    };
+    TracedLine line{"A", "kW", false, false, {}};
+    addStretch(line, {});
+    CHECK(line.points.empty());
+    addStretch(line, level(100.5, 200.5, 10.0));
+    addStretch(line, level(20.5, 60.5, 20.0));
+    addStretch(line, level(150.5, 250.5, 30.0)); // over the end of the first
+    CHECK(line.points.size() == 41 + 50 + 101);
+    CHECK(std::is_sorted(line.points.begin(), line.points.end(),
+                         [](const LinePoint& a, const LinePoint& b) { return a.at.x < b.at.x; }));
+    CHECK(line.points[41 + 49].at.y == 10.0);
+    CHECK(line.points[41 + 50].at.y == 30.0);
+    cutOff(line, 60.0); // fewer lie before it
+    CHECK(line.points.front().at.x == 60.5);
+    cutOff(line, 240.0);
+    CHECK(line.points.back().at.x == 239.5);
+    TracedLine byHand{"A", "kW", false, true, {}};
+    togglePoint(byHand, {50.0, 1.0}, 3.0);
+    togglePoint(byHand, {20.0, 2.0}, 3.0);
+    togglePoint(byHand, {53.1, 1.0}, 3.0);
+    CHECK(byHand.points.size() == 3);
+    CHECK(byHand.points[0].at.x == 20.0);
+    togglePoint(byHand, {50.0, 4.0}, 3.0);
+    CHECK(byHand.points.size() == 2);
+    CHECK(byHand.points[1].at.x == 53.1);
 }

@@ -24,6 +24,7 @@ constexpr double kPointsAnInch = 72.0;
 }
 
 SheetPage readPdf(const QByteArray& bytes, const std::string& name, int page) {
+    Poppler::setDebugErrorFunction([](const QString&, const QVariant&) {}, {}); // what is wrong is said in the window
     const auto document = Poppler::Document::loadFromData(bytes);
     if (!document || document->isLocked() || document->numPages() < 1)
         refuse(Problem::BadPicture, {document && document->isLocked() ? "it wants a password" : "no page is in it"},

@@ -115,8 +115,10 @@ QWidget* TraceDialog::makeRight() {
         m_trace.lines[line].onRightAxis = said.onRightAxis;
         refreshPicture();
     });
-    column->addWidget(m_lines, 1);
+    column->addWidget(m_lines, 3);
     column->addLayout(makeWays());
+    m_lens = new TraceLens(m_theme, right);
+    column->addWidget(m_lens, 4);
     m_readout = new PlainLabel(right);
     m_readout->setObjectName(u"traceReadout"_s);
     m_readout->setFont(fonts::numbers(14, true));
@@ -156,7 +158,8 @@ void TraceDialog::addAxisRow(QGridLayout* grid, int row, const QString& name, Sh
         const auto mark = static_cast<SheetMark>(number);
         const QString label =
             i == 0 ? tr("lower mark of the %1").arg(axisName(mark)) : tr("upper mark of the %1").arg(axisName(mark));
-        auto* field = new NumberField(u"axisValue%1"_s.arg(number), label, -100000.0, 100000.0, 2, {}, this);
+        auto* field = new NumberField(u"axisValue%1"_s.arg(number), label, -100000.0, 100000.0,
+                                      low == SheetMark::SpeedLow ? 0 : 1, {}, this);
         field->setMinimumWidth(84);
         connect(field->findChild<QLineEdit*>(), &QLineEdit::returnPressed, m_view, qOverload<>(&QWidget::setFocus));
         m_values[number] = field;
@@ -238,6 +241,7 @@ void TraceDialog::showPage(int page) {
     const SheetPage read = readSheet(*m_sheet.bytes, m_sheet.name, page);
     m_pixels = pictureOf(read.image);
     m_view->setImage(read.image);
+    m_lens->setImage(read.image);
     auto* pages = findChild<QSpinBox*>(u"sheetPage"_s);
     const QSignalBlocker quiet(pages);
     pages->setRange(1, read.pages);
@@ -277,8 +281,10 @@ void TraceDialog::traceLine(PicturePoint at) {
     TracedLine& line = m_trace.lines[m_line];
     switch (static_cast<Way>(m_ways->checkedId())) {
     case Way::Follow:
-        line.points = followLine(m_pixels, at);
+        if (line.byHand)
+            line.points.clear();
         line.byHand = false;
+        addStretch(line, followLine(m_pixels, at));
         return;
     case Way::ByHand:
         if (!line.byHand)
@@ -348,7 +354,6 @@ void TraceDialog::refresh() {
         m_values[i]->setEnabled(shown);
         m_setters[i]->setEnabled(shown);
         m_setters[i]->setChecked(m_now && static_cast<size_t>(*m_now) == i);
-        m_setters[i]->setText(m_trace.marks[i].at ? tr("Move") : tr("Set"));
         if (!m_values[i]->hasFocus())
             m_values[i]->show(m_trace.marks[i].value);
     }
@@ -371,7 +376,7 @@ void TraceDialog::refreshPicture() {
     }
     std::vector<TraceLine> lines;
     for (size_t i = 0; i < m_trace.lines.size(); ++i) {
-        TraceLine line{{}, m_lines->colourOf(m_trace.lines[i].build), i == m_line, m_trace.lines[i].byHand};
+        TraceLine line{{}, i == m_line, m_trace.lines[i].byHand};
         for (const LinePoint& point : m_trace.lines[i].points)
             line.points.push_back(point.at);
         lines.push_back(std::move(line));
@@ -388,6 +393,7 @@ void TraceDialog::refreshPicture() {
 }
 
 void TraceDialog::readOut(PicturePoint at) {
+    m_lens->showPlace(at);
     QStringList words;
     for (const bool right : {false, true}) {
         const auto axes = right && !m_trace.rightAxis ? std::nullopt : axesOf(m_trace, right);
@@ -422,8 +428,9 @@ QString TraceDialog::nextStep() const {
     case Way::Follow:
         break;
     }
-    return m_trace.lines[m_line].points.empty() ? tr("Click on the line of %1.").arg(build)
-                                                : tr("Look whether the line of %1 is followed right.").arg(build);
+    return m_trace.lines[m_line].points.empty()
+               ? tr("Click on the line of %1.").arg(build)
+               : tr("Look whether the line of %1 is followed right; click a stretch that is missing.").arg(build);
 }
 
 QString TraceDialog::axesProblem(bool right) const {

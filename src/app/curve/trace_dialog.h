@@ -4,6 +4,7 @@
 
 #include "app/curve/given_row.h"
 #include "app/curve/sheet_reader.h"
+#include "app/curve/trace_lens.h"
 #include "app/curve/trace_line_table.h"
 #include "app/curve/trace_view.h"
 #include "core/trace/sheet_trace.h"
@@ -71,6 +72,7 @@ private:
 
     QLabel* m_title = nullptr;
     TraceView* m_view = nullptr;
+    TraceLens* m_lens = nullptr;
     QLabel* m_readout = nullptr;
     std::array<NumberField*, kSheetMarks> m_values{};
     std::array<QPushButton*, kSheetMarks> m_setters{};

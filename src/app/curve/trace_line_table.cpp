@@ -33,12 +33,6 @@ TraceLineTable::TraceLineTable(const TestDay& day, const Theme& theme, QWidget* 
     });
 }
 
-QColor TraceLineTable::colourOf(const std::string& build) const {
-    if (findBuild(m_day, build))
-        return m_theme.build(buildNumber(m_day, build));
-    return m_theme.build(m_day.builds.size() + static_cast<size_t>(build.empty() ? 0 : build[0] % 8));
-}
-
 QString TraceLineTable::pointsText(const TracedLine& line) const {
     return line.points.empty() ? tr("none yet") : QString::number(line.points.size());
 }

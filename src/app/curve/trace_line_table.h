@@ -17,8 +17,6 @@ public:
     TraceLineTable(const TestDay& day, const Theme& theme, QWidget* parent = nullptr);
     void show(const SheetTrace& trace, size_t current);
     using QWidget::show;
-    /// Colour of a build in the picture.
-    [[nodiscard]] QColor colourOf(const std::string& build) const;
 
 Q_SIGNALS:
     void picked(size_t line);

@@ -18,8 +18,6 @@ namespace {
 constexpr double kMarkReach_px = 9.0;
 constexpr double kMostScale = 16.0;
 constexpr double kZoomStep = 1.25;
-constexpr int kLens_px = 132;
-constexpr int kLensPixels = 22; ///< of the picture across the lens
 constexpr double kMargin_px = 8.0;
 
 } // namespace
@@ -198,7 +196,6 @@ void TraceView::paintMarks(QPainter& painter) const {
 
 void TraceView::paintLines(QPainter& painter) const {
     for (const TraceLine& line : m_lines) {
-        painter.setPen(QPen(line.colour, line.now ? 3.0 : 1.8));
         painter.setBrush(Qt::NoBrush);
         QPainterPath path;
         double last = -1e9;
@@ -210,28 +207,16 @@ void TraceView::paintLines(QPainter& painter) const {
                 path.moveTo(onScreen(point));
             last = point.x;
         }
+        const QColor colour = line.now ? m_theme.mark : m_theme.quietInk;
+        painter.setPen(QPen(QColor(255, 255, 255, 220), line.now ? 6.0 : 4.0)); // apart from the line below it
         painter.drawPath(path);
-        painter.setBrush(line.colour);
+        painter.setPen(QPen(colour, line.now ? 2.5 : 1.5));
+        painter.drawPath(path);
+        painter.setBrush(colour);
         for (const PicturePoint& point : line.points)
             if (line.dots)
                 painter.drawEllipse(onScreen(point), 3.5, 3.5);
     }
-}
-
-void TraceView::paintLens(QPainter& painter) const {
-    const QPointF at = onScreen(*m_pointer);
-    const bool right = at.x() < width() - kLens_px - 60 || at.y() > kLens_px + 60;
-    const QRectF lens(right ? width() - kLens_px - 10 : 10, 10, kLens_px, kLens_px);
-    const QRectF source(m_pointer->x - 0.5 * kLensPixels, m_pointer->y - 0.5 * kLensPixels, kLensPixels, kLensPixels);
-    painter.fillRect(lens, m_theme.ground);
-    painter.setRenderHint(QPainter::SmoothPixmapTransform, false);
-    painter.drawImage(lens, m_image, source);
-    painter.setPen(QPen(m_theme.mark, 1.0));
-    painter.drawLine(QPointF(lens.center().x(), lens.top()), QPointF(lens.center().x(), lens.bottom()));
-    painter.drawLine(QPointF(lens.left(), lens.center().y()), QPointF(lens.right(), lens.center().y()));
-    painter.setBrush(Qt::NoBrush);
-    painter.setPen(QPen(m_theme.rule, 1.0));
-    painter.drawRect(lens);
 }
 
 void TraceView::paintEvent(QPaintEvent*) {
@@ -244,8 +229,6 @@ void TraceView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     paintLines(painter);
     paintMarks(painter);
-    if (m_pointer && m_scale < 4.0)
-        paintLens(painter);
     if (m_pointer && hasFocus()) { // where the keys have it
         const QPointF at = onScreen(*m_pointer);
         painter.setPen(QPen(m_theme.mark, 1.0));

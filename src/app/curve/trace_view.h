@@ -22,14 +22,12 @@ struct TraceMark {
 /// A traced line as it is drawn.
 struct TraceLine {
     std::vector<PicturePoint> points;
-    QColor colour;
     bool now = false;
     bool dots = false; ///< points set by hand
 };
 
 /// The sheet, with what was marked and traced on it. The wheel and + and - zoom, the middle button drags the sheet, 0
-/// shows all of it. The arrow keys move the pointer by a pixel (with Shift by ten), Enter or Space point. A lens shows
-/// the pixels around the pointer.
+/// shows all of it. The arrow keys move the pointer by a pixel (with Shift by ten), Enter or Space point.
 class TraceView : public QWidget {
     Q_OBJECT
 public:
@@ -65,7 +63,6 @@ private:
     void keepInView(PicturePoint place);
     void paintMarks(QPainter& painter) const;
     void paintLines(QPainter& painter) const;
-    void paintLens(QPainter& painter) const;
     [[nodiscard]] PicturePoint inPicture(QPointF position) const;
     [[nodiscard]] int markNear(QPointF position) const;
 

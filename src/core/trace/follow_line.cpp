@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/trace/follow_line.h"
 
+#include "core/pull/robust.h"
+
 #include <algorithm>
 #include <cmath>
 #include <map>
@@ -12,13 +14,16 @@ namespace {
 
 constexpr int kStartReach_px = 4;
 constexpr int kLongestGap_px = 30;
-constexpr double kLeastContrast = 48.0; ///< of 441, against the paper
+constexpr double kLeastContrast = 72.0; ///< of 441, against the paper: less is a grid
 constexpr double kOtherColour = 60.0;   ///< so far off the mixtures of line and paper
 constexpr double kCore = 0.5;           ///< share of the line's colour in a pixel that is the line for sure
 constexpr double kRim = 0.12;
 constexpr size_t kRecent = 24; ///< columns that tell where it goes
 constexpr double kReach_px = 3.0;
-constexpr double kLongRun = 1.3; ///< times the usual: a frame, or another line of its colour that it meets
+constexpr double kDashed = 0.85;        ///< seen in fewer columns than that
+constexpr double kDashedReach_px = 1.2; ///< a line in dashes is found again only where it goes, not where it touches
+constexpr double kReachInGap = 0.2;     ///< pixels a column
+constexpr double kLongRun = 1.3;        ///< times the usual: a frame, or another line of its colour that it meets
 
 using Colour = std::array<double, 3>;
 
@@ -35,9 +40,8 @@ Colour paperOf(const Picture& picture) {
         for (size_t i = 0; i < 3; ++i)
             sum[i] += rgb[i];
     }
-    const auto most = std::max_element(shades.begin(), shades.end(), [](const auto& a, const auto& b) {
-        return a.second.first < b.second.first;
-    });
+    const auto most = std::max_element(shades.begin(), shades.end(),
+                                       [](const auto& a, const auto& b) { return a.second.first < b.second.first; });
     Colour out = most->second.second;
     for (double& part : out)
         part /= most->second.first;
@@ -68,7 +72,7 @@ public:
         return distance(pixel, mixed) > kOtherColour ? 0.0 : std::clamp(along, 0.0, 1.0);
     }
 
-    /// The run of that colour nearest to y, no part of it further than `reach` from there.
+    /// The run of that colour nearest to y that has a pixel within `reach` of there.
     [[nodiscard]] std::optional<InkRun> nearest(int x, double y, double reach) const {
         std::optional<InkRun> best;
         const int low = std::max(0, static_cast<int>(std::floor(y - reach)));
@@ -118,20 +122,16 @@ public:
         if (m_seen.size() > kRecent)
             m_seen.erase(m_seen.begin());
     }
-    [[nodiscard]] double slope() const {
-        double x = 0.0, y = 0.0, xx = 0.0, xy = 0.0;
-        for (const LinePoint& point : m_seen) {
-            x += point.at.x;
-            y += point.at.y;
-        }
-        const auto count = static_cast<double>(m_seen.size());
-        for (const LinePoint& point : m_seen) {
-            xx += std::pow(point.at.x - x / count, 2.0);
-            xy += (point.at.x - x / count) * (point.at.y - y / count);
-        }
-        return m_seen.size() < 3 ? 0.0 : xy / xx;
+    [[nodiscard]] double slope() const { return fit().slope; }
+    /// Of a whole line on from its last point; of dashes from the line through them, which one wrong point hardly
+    /// turns.
+    [[nodiscard]] double at(double x) const {
+        return isDashed() ? fit().at(x) : m_seen.back().at.y + slope() * (x - m_seen.back().at.x);
     }
-    [[nodiscard]] double at(double x) const { return m_seen.back().at.y + slope() * (x - m_seen.back().at.x); }
+    /// How far from where it is expected the line is still taken for itself, after so many columns without it.
+    [[nodiscard]] double reach(int gap) const {
+        return kReachInGap * gap + (isDashed() ? kDashedReach_px : kReach_px + usualHeight() + std::abs(slope()));
+    }
     [[nodiscard]] double usualHeight() const {
         std::vector<double> heights;
         for (const LinePoint& point : m_seen)
@@ -142,6 +142,19 @@ public:
     }
 
 private:
+    [[nodiscard]] bool isDashed() const {
+        const double columns = std::abs(m_seen.back().at.x - m_seen.front().at.x) + 1.0;
+        return static_cast<double>(m_seen.size()) < kDashed * columns;
+    }
+    [[nodiscard]] Line fit() const {
+        std::vector<double> x;
+        std::vector<double> y;
+        for (const LinePoint& point : m_seen) {
+            x.push_back(point.at.x);
+            y.push_back(point.at.y);
+        }
+        return fitLine(x, y, 0, x.size() - 1);
+    }
     std::vector<LinePoint> m_seen;
 };
 
@@ -171,8 +184,8 @@ std::vector<LinePoint> followOneWay(const Picture& picture, const Ink& ink, cons
     for (int x = static_cast<int>(begun.back().at.x) + step; picture.holds(x, 0) && gap <= kLongestGap_px; x += step) {
         const double expected = course.at(x + 0.5);
         const double usual = std::max(course.usualHeight(), 1.0);
-        const double reach = kReach_px + usual + std::abs(course.slope()) + 0.25 * gap;
-        const auto run = ink.nearest(x, expected, reach);
+        const double reach = course.reach(gap);
+        const auto run = ink.nearest(x, expected, reach + usual);
         const double most = kLongRun * usual + 1.0;
         if (!run || run->height > most || std::abs(run->middle - expected) > reach) {
             ++gap;
@@ -200,8 +213,8 @@ std::vector<LinePoint> followLine(const Picture& picture, PicturePoint start) {
         return {};
     const LinePoint first{{seed->first + 0.5, run->middle}, 0.5 * run->height};
     const std::vector<LinePoint> right = followOneWay(picture, ink, {first}, 1);
-    std::vector<LinePoint> begun(right.begin(), right.begin() + static_cast<std::ptrdiff_t>(
-                                                                    std::min(right.size(), kRecent)));
+    std::vector<LinePoint> begun(right.begin(),
+                                 right.begin() + static_cast<std::ptrdiff_t>(std::min(right.size(), kRecent)));
     std::reverse(begun.begin(), begun.end()); // the way back goes on as the way there began
     begun.push_back(first);
     std::vector<LinePoint> out = followOneWay(picture, ink, begun, -1);

@@ -73,8 +73,9 @@ std::string sheetDoubtText(const SheetDoubt& doubt, const std::string& powerUnit
     std::string out = fmt::format("Power and torque do not belong together: torque times speed is {:.2f} times the "
                                   "power",
                                   doubt.ratio);
-    out += std::abs(doubt.ratio - 1.0) < kAgree ? fmt::format(", but {:.0f} % off at some speeds. ", 100.0 * doubt.worst)
-                                                : ". ";
+    out += std::abs(doubt.ratio - 1.0) < kAgree
+               ? fmt::format(", but {:.0f} % off at some speeds. ", 100.0 * doubt.worst)
+               : ". ";
     out += fmt::format("In {} and {} both show the same figure at {:.0f} rpm, and only there", powerUnit, torqueUnit,
                        doubt.crossing_rpm);
     out += doubt.seenCrossing_rpm ? fmt::format("; here they do so at {:.0f} rpm. ", *doubt.seenCrossing_rpm)

@@ -51,6 +51,17 @@ std::optional<SheetAxes> axesOf(const SheetTrace& trace, bool right) {
     return SheetAxes(*speed, *values);
 }
 
+void addStretch(TracedLine& line, const std::vector<LinePoint>& stretch) {
+    if (stretch.empty())
+        return;
+    const double from = stretch.front().at.x;
+    const double to = stretch.back().at.x;
+    std::erase_if(line.points, [&](const LinePoint& point) { return point.at.x >= from && point.at.x <= to; });
+    const auto behind = std::find_if(line.points.begin(), line.points.end(),
+                                     [&](const LinePoint& point) { return point.at.x > to; });
+    line.points.insert(behind, stretch.begin(), stretch.end());
+}
+
 void togglePoint(TracedLine& line, PicturePoint at, double reach) {
     const auto same = std::find_if(line.points.begin(), line.points.end(), [&](const LinePoint& point) {
         return std::hypot(point.at.x - at.x, point.at.y - at.y) <= reach;

@@ -43,6 +43,8 @@ std::optional<SheetMark> nextMark(const SheetTrace& trace);
 /// The speed axis and the left or the right one; nothing as long as a place or a value is missing.
 std::optional<SheetAxes> axesOf(const SheetTrace& trace, bool right);
 
+/// Takes a stretch that was followed into a line, in place of what the line had between its ends.
+void addStretch(TracedLine& line, const std::vector<LinePoint>& stretch);
 /// Adds a point that was set by hand, or takes away the one within `reach` pixels.
 void togglePoint(TracedLine& line, PicturePoint at, double reach);
 /// Takes away what lies beyond a place, on the side where less lies.

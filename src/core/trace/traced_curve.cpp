@@ -37,8 +37,7 @@ std::vector<CurvePoint> readLine(const SheetAxes& axes, const std::vector<LinePo
     std::vector<Seen> seen;
     for (const LinePoint& point : line)
         seen.push_back({axes.at(point.at), axes.reading(point.at, {off_px, std::hypot(off_px, point.halfWidth_px)})});
-    std::stable_sort(seen.begin(), seen.end(),
-                     [](const Seen& a, const Seen& b) { return a.point.rpm < b.point.rpm; });
+    std::stable_sort(seen.begin(), seen.end(), [](const Seen& a, const Seen& b) { return a.point.rpm < b.point.rpm; });
     std::vector<CurvePoint> out;
     for (size_t i = 0; i < seen.size(); ++i)
         if (out.empty() || seen[i].point.rpm > out.back().rpm)

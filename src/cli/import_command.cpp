@@ -85,6 +85,8 @@ void takeGiven(ImportFile& file, const Options& o) {
     if (!o.correctedTo.empty() && o.correctedTo != "unknown")
         file.given.corrected = standardNamed(o.correctedTo);
     file.given.smoothing_rpm = o.smoothing_rpm;
+    if (!o.correctedTo.empty()) // that was asked
+        std::erase_if(file.gathered->notes, [](const GatherNote& note) { return note.code == GatherCode::CurveOnly; });
 }
 
 std::vector<ImportFile> readAll(const Options& o, const TestDay& day) {

@@ -130,12 +130,12 @@ TEST_CASE("units and gauge pressures can be corrected") {
 
 TEST_CASE("a file that is no table is said, the others go on; a dropped day is opened") {
     OpenWindow w{fs::path()};
-    const fs::path bad = w.folder.path() / "notes.pdf";
-    std::ofstream(bad) << "%PDF-1.4 only words here\n";
+    const fs::path bad = w.folder.path() / "notes.parquet";
+    std::ofstream(bad) << "PAR1 only words here\n";
     w.window->importFiles({QString::fromStdString(bad.string()),
                            QString::fromStdString(foreignFile(w.folder.path(), "A.csv", "p01").string())});
     REQUIRE(w.dialogs.errors.size() == 1);
-    CHECK(w.dialogs.errors.front().contains(u"notes.pdf"_s));
+    CHECK(w.dialogs.errors.front().contains(u"notes.parquet"_s));
     CHECK(w.dialogs.errors.front().contains(u"Export it as text"_s));
     CHECK(w.window->findChild<ImportDialog*>() != nullptr);
     w.window->findChild<ImportDialog*>()->reject();

@@ -84,6 +84,14 @@ TEST_CASE("a curve without rows goes through its points, and nowhere beyond them
     CHECK_THROWS_AS(observeGiven(power, {100.0, 500.0}), DataError); // one point is no curve
 }
 
+TEST_CASE("a figure without an interval is written without digits that nobody knows, never as a power of ten") {
+    CHECK(withInterval(0.2814, std::nan(""), "kW", true) == "+0.28\xC2\xA0kW");
+    CHECK(withInterval(-9.79, std::nan(""), "kW", true) == "\xE2\x88\x92"
+                                                           "9.8\xC2\xA0kW");
+    CHECK(withInterval(-1130.4, 0.0, "rpm", true) == "\xE2\x88\x92"
+                                                     "1130\xC2\xA0rpm");
+}
+
 TEST_CASE("of peaks alone power counts where no torque is known") {
     Pull peaks = givenPull("p01", "A", 1.0);
     const double nan = std::nan("");
@@ -142,8 +150,9 @@ TEST_CASE("beside recorded pulls a curve changes no answer") {
 }
 
 TEST_CASE("three curves of a build in one air make a set") {
-    const TestDay day = dayOf({givenPull("p01", "A", 1.0), givenPull("p02", "A", 1.003), givenPull("p03", "A", 0.998),
-                               givenPull("p04", "B", 1.05), givenPull("p05", "B", 1.052), givenPull("p06", "B", 1.047)});
+    const TestDay day =
+        dayOf({givenPull("p01", "A", 1.0), givenPull("p02", "A", 1.003), givenPull("p03", "A", 0.998),
+               givenPull("p04", "B", 1.05), givenPull("p05", "B", 1.052), givenPull("p06", "B", 1.047)});
     const DayAnalysis a = analysed(day);
     CHECK(a.findBuild("A")->pullsUsed.size() == 3);
     CHECK(a.find("A", "B")->hasInterval);

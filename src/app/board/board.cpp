@@ -335,7 +335,7 @@ void Board::fitAxes() {
     if (m_content.yRange) {
         yAxis->setRange(m_content.yRange->low, m_content.yRange->high);
     } else if (m_content.symmetric) {
-        const double reach = 1.12 * std::max({std::abs(low), std::abs(high), 1e-6});
+        const double reach = 1.12 * std::max({std::abs(low), std::abs(high), 0.5 * m_content.leastSpan, 1e-6});
         yAxis->setRange(-reach, reach);
     } else {
         const double span = std::max({high - low, m_content.leastSpan, 1e-3 * std::abs(high), 1e-6});

@@ -280,6 +280,7 @@ BoardContent deviationContent(const TestDay& day, const DayAnalysis& analysis, c
     out.xRange = axisOf(pulls);
     out.zeroLine = true;
     out.symmetric = true;
+    out.leastSpan = 0.4; // per cent; less is no news
     const BuildResult* build = chosen ? analysis.findBuild(chosen->build) : nullptr;
     if (!build)
         return out;

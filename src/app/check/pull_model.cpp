@@ -66,15 +66,16 @@ int PullModel::rowCount(const QModelIndex& parent) const {
 int PullModel::columnCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : ColumnCount; }
 
 QString PullModel::cell(const Pull& pull, const PullResult* result, int column) const {
+    const bool fitted = result && result->bandMean_w > 0.0; // not a curve that stands aside
     switch (column) {
     case Name:
         return u"%1  %2"_s.arg(qs(pull.build), qs(pull.id));
     case Time:
         return pull.started.size() >= 16 ? qs(pull.started.substr(11, 5)) : u"\u2013"_s;
     case Mean:
-        return result ? powerFigure(result->bandMean_w, m_selection.units()) : QString();
+        return fitted ? powerFigure(result->bandMean_w, m_selection.units()) : u"\u2013"_s;
     case FromSet:
-        return result ? percentText(result->differenceFromSet_pct) : QString();
+        return fitted ? percentText(result->differenceFromSet_pct) : u"\u2013"_s;
     case Remarks:
         return remarksOf(result);
     default:

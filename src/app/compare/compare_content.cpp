@@ -116,7 +116,9 @@ BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& v
         out.bands.push_back(
             {c->rpm, inUnits(c->judgedBand().low, c->rpm, view), inUnits(c->judgedBand().high, c->rpm, view), colour});
     }
-    if (!c->protectedFromDrift)
+    if (!c->given.empty())
+        out.title += QObject::tr(" \u00B7 a curve only: no band");
+    else if (!c->protectedFromDrift)
         out.title += QObject::tr(" \u00B7 not separable from drift");
     out.series.push_back({c->rpm,
                           inUnits(c->delta_w, c->rpm, view),
@@ -173,6 +175,8 @@ QStringList peakLines(const Comparison& c, const CompareView& view) {
                .arg(qs(withInterval(c.peakPowerShift_rpm.delta, half(c.peakPowerShift_rpm), "rpm", true)));
     if (c.peakPower_w.atEnd)
         out << QObject::tr("Some pull still rises where it ends: raise the end speed by 100 rpm.");
+    if (!c.given.empty())
+        return out; // without a band nothing crosses clearly
     QStringList crossings;
     for (const double rpm : c.crossovers_rpm)
         crossings << qs(rpmText(std::round(rpm / 10.0) * 10.0));

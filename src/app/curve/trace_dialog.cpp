@@ -371,8 +371,8 @@ void TraceDialog::refreshPicture() {
         if (!mark.at || (!m_trace.rightAxis && isOfRightAxis(static_cast<SheetMark>(i))))
             continue;
         m_shownMarks.push_back(i);
-        marks.push_back(
-            {*mark.at, mark.value ? valueText(*mark.value) : u"?"_s, m_now && static_cast<size_t>(*m_now) == i});
+        marks.push_back({static_cast<TraceAxis>(i / 2), *mark.at, mark.value ? valueText(*mark.value) : u"?"_s,
+                         m_now && static_cast<size_t>(*m_now) == i});
     }
     std::vector<TraceLine> lines;
     for (size_t i = 0; i < m_trace.lines.size(); ++i) {

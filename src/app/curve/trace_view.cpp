@@ -20,6 +20,19 @@ constexpr double kMostScale = 16.0;
 constexpr double kZoomStep = 1.25;
 constexpr double kMargin_px = 8.0;
 
+/// Outside of the frame, so that the marks of two axes may lie on one corner.
+QPointF labelOffset(TraceAxis axis, QSizeF size) {
+    switch (axis) {
+    case TraceAxis::Speed:
+        return {-0.5 * size.width(), 10.0};
+    case TraceAxis::Left:
+        return {-12.0 - size.width(), -0.5 * size.height()};
+    case TraceAxis::Right:
+        return {12.0, -0.5 * size.height()};
+    }
+    return {};
+}
+
 } // namespace
 
 TraceView::TraceView(const Theme& theme, QWidget* parent) : QWidget(parent), m_theme(theme) {
@@ -188,7 +201,8 @@ void TraceView::paintMarks(QPainter& painter) const {
         painter.setPen(QPen(colour, mark.now ? 2.0 : 1.4));
         painter.drawLine(at - QPointF(9, 0), at + QPointF(9, 0));
         painter.drawLine(at - QPointF(0, 9), at + QPointF(0, 9));
-        const QRectF box(at + QPointF(7, -24), QSizeF(painter.fontMetrics().horizontalAdvance(mark.label) + 8.0, 18));
+        const QSizeF size(painter.fontMetrics().horizontalAdvance(mark.label) + 8.0, 18.0);
+        const QRectF box(at + labelOffset(mark.axis, size), size);
         painter.fillRect(box, QColor(255, 255, 255, 225)); // sheets are white, by night too
         painter.drawText(box, Qt::AlignCenter, mark.label);
     }
@@ -198,14 +212,12 @@ void TraceView::paintLines(QPainter& painter) const {
     for (const TraceLine& line : m_lines) {
         painter.setBrush(Qt::NoBrush);
         QPainterPath path;
-        double last = -1e9;
-        for (const PicturePoint& point : line.points) {
-            const bool goesOn = line.dots || point.x - last < 2.5;
-            if (goesOn && !path.isEmpty())
-                path.lineTo(onScreen(point));
+        for (size_t i = 0; i < line.points.size(); ++i) {
+            const bool goesOn = i > 0 && (line.dots || line.points[i].x - line.points[i - 1].x < 2.5);
+            if (goesOn)
+                path.lineTo(onScreen(line.points[i]));
             else
-                path.moveTo(onScreen(point));
-            last = point.x;
+                path.moveTo(onScreen(line.points[i]));
         }
         const QColor colour = line.now ? m_theme.mark : m_theme.quietInk;
         painter.setPen(QPen(QColor(255, 255, 255, 220), line.now ? 6.0 : 4.0)); // apart from the line below it

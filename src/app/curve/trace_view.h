@@ -12,8 +12,11 @@
 
 namespace hillrun {
 
+enum class TraceAxis { Speed, Left, Right };
+
 /// A mark on an axis as it is drawn.
 struct TraceMark {
+    TraceAxis axis = TraceAxis::Speed;
     PicturePoint at;
     QString label;
     bool now = false;

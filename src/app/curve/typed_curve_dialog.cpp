@@ -59,6 +59,7 @@ TypedCurveDialog::TypedCurveDialog(const TestDay& day, const DisplayUnits& units
     m_table->setSelectionBehavior(QAbstractItemView::SelectItems);
     m_table->setFont(fonts::numbers(13));
     m_table->setFixedWidth(400);
+    m_table->setShowGrid(true);
     m_table->setColumnWidth(0, 146);
     m_table->setColumnWidth(1, 110);
     m_table->setTabKeyNavigation(true);
@@ -80,6 +81,7 @@ TypedCurveDialog::TypedCurveDialog(const TestDay& day, const DisplayUnits& units
     m_given = new GivenRow(this);
     column->addWidget(m_given);
     column->addLayout(makeButtons());
+    showCurve({});
     refresh();
     m_table->setFocus();
     m_table->setCurrentCell(0, 0);
@@ -192,6 +194,10 @@ void TypedCurveDialog::showCurve(const ChannelTable& table) {
     BoardContent content;
     content.title = tr("Power, %1, and torque, %2").arg(m_power->currentText(), m_torque->currentText());
     content.xTitle = tr("rpm");
+    if (table.rows() == 0) { // an empty sheet to begin with
+        content.xRange = RpmRange{0.0, 8000.0};
+        content.yRange = RpmRange{0.0, 100.0};
+    }
     const std::pair<const char*, std::string> shown[] = {{"power", powerUnit()}, {"torque", torqueUnit()}};
     for (const auto& [channel, unit] : shown) {
         const Column* column = table.find(channel);

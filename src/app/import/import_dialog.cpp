@@ -247,14 +247,15 @@ void ImportDialog::fillPulls() {
     const auto unread =
         std::count_if(m_files.begin(), m_files.end(), [](const ImportFile& file) { return file.problem.has_value(); });
     const auto pulls = static_cast<qsizetype>(pullRows(m_files).size());
-    m_title->setText(unread > 0
-                         ? tr("%1 cannot be read yet. Say at the left how it is written, or what its columns mean.")
-                               .arg(counted(unread, tr("file"), tr("files")))
-                         : tr("%1 in %2. Check what was understood.")
-                               .arg(std::all_of(m_files.begin(), m_files.end(), isLog)
-                                        ? counted(pulls, tr("log"), tr("logs"))
-                                        : counted(pulls, tr("pull"), tr("pulls")),
-                                    counted(static_cast<qsizetype>(m_files.size()), tr("file"), tr("files"))));
+    m_title->setText(
+        unread > 0 ? tr("%1 cannot be read yet. Say at the left how it is written, or what its columns mean.")
+                         .arg(counted(unread, tr("file"), tr("files")))
+                   : tr("%1 in %2. Check what was understood.")
+                         .arg(std::all_of(m_files.begin(), m_files.end(), isLog) ? counted(pulls, tr("log"), tr("logs"))
+                              : std::all_of(m_files.begin(), m_files.end(), isCurve)
+                                  ? counted(pulls, tr("curve"), tr("curves"))
+                                  : counted(pulls, tr("pull"), tr("pulls")),
+                              counted(static_cast<qsizetype>(m_files.size()), tr("file"), tr("files"))));
 }
 
 void ImportDialog::showPull(size_t file, size_t pull) {
@@ -294,10 +295,13 @@ void ImportDialog::showPicture() {
         spans.push_back(file.pulls[i].rows);
         used.push_back(file.pulls[i].use);
         for (const size_t column : file.pulls[i].columns)
-            if (file.columns[column].channel == "engine_speed" || file.columns[column].channel == "roller_speed")
-                speed = file.table.columns[column].values;
+            if (isCurve(current())
+                    ? file.columns[column].channel == "power" || file.columns[column].channel == "torque"
+                    : file.columns[column].channel == "engine_speed" || file.columns[column].channel == "roller_speed")
+                speed = file.table.columns[column].values; // of a curve what it shows: its rows go by speed
     }
-    m_picture->show(std::move(speed), std::move(spans), std::move(used), shown, file.axes.size() == 1);
+    m_picture->show(std::move(speed), std::move(spans), std::move(used), shown,
+                    file.axes.size() == 1 && !isCurve(current()));
 }
 
 void ImportDialog::showDoubts() {

@@ -115,7 +115,7 @@ StripLayout layoutStrip(const TestDay& day, const DayAnalysis* analysis, double 
             flag.height = flagHeight(result.bandMean_w, base, scale_pct, tallest);
             flag.factor = result.curve && result.curve->weatherKnown ? result.curve->air.factor : 0.0;
         }
-        if (flag.firstOfSet && !out.flags.empty() && clock.clockKnown) {
+        if (flag.firstOfSet && !out.flags.empty() && clock.clockKnown && day.pulls[i].grade == PullGrade::Recorded) {
             const StripFlag& before = out.flags.back();
             const double minutes = 60.0 * (clock.hours[i] - clock.hours[before.pull]);
             out.gaps.push_back({before.x + out.flagWidth, flag.x, static_cast<int>(std::lround(minutes))});

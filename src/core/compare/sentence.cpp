@@ -337,7 +337,7 @@ RoundedPair roundedByInterval(double value, double half) {
     if (!std::isfinite(value))
         return {"\xE2\x80\x93", ""};
     if (!std::isfinite(half) || half <= 0.0)
-        return {fmt::format("{:.3g}", value), ""};
+        return {fmt::format("{:.{}f}", value, std::abs(value) < 1.0 ? 2 : (std::abs(value) < 100.0 ? 1 : 0)), ""};
     const int decimals = decimalsFor(half);
     return {fmt::format("{:.{}f}", value, decimals), fmt::format("{:.{}f}", half, decimals)};
 }

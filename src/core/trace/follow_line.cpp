@@ -24,6 +24,10 @@ constexpr double kDashed = 0.85;        ///< seen in fewer columns than that
 constexpr double kDashedReach_px = 1.2; ///< a line in dashes is found again only where it goes, not where it touches
 constexpr double kReachInGap = 0.2;     ///< pixels a column
 constexpr double kLongRun = 1.3;        ///< times the usual: a frame, or another line of its colour that it meets
+constexpr double kLongJoinedRun = 12.0; ///< pixels over the usual: so steep a ragged line may be from column to column
+constexpr size_t kKnown = 8;            ///< columns from which on it is known where it goes
+constexpr double kSteepest = 1.5;       ///< until then
+constexpr double kStray = 0.5;          ///< of the gap before it: a shorter piece at an end is a tick or a letter
 
 using Colour = std::array<double, 3>;
 
@@ -52,6 +56,8 @@ Colour paperOf(const Picture& picture) {
 struct InkRun {
     double middle = 0.0;
     double height = 0.0; ///< pixels, the rim by its share
+    int top = 0;
+    int bottom = 0;
 };
 
 class Ink {
@@ -105,6 +111,8 @@ private:
             out.height += share(x, y);
         }
         out.middle /= out.height;
+        out.top = top;
+        out.bottom = bottom;
         return out;
     }
 
@@ -122,7 +130,7 @@ public:
         if (m_seen.size() > kRecent)
             m_seen.erase(m_seen.begin());
     }
-    [[nodiscard]] double slope() const { return fit().slope; }
+    [[nodiscard]] double slope() const { return m_seen.size() < kKnown ? 0.0 : fit().slope; }
     /// Of a whole line on from its last point; of dashes from the line through them, which one wrong point hardly
     /// turns.
     [[nodiscard]] double at(double x) const {
@@ -130,7 +138,13 @@ public:
     }
     /// How far from where it is expected the line is still taken for itself, after so many columns without it.
     [[nodiscard]] double reach(int gap) const {
+        if (m_seen.size() < kKnown)
+            return kReach_px + usualHeight() + kSteepest * gap;
         return kReachInGap * gap + (isDashed() ? kDashedReach_px : kReach_px + usualHeight() + std::abs(slope()));
+    }
+    [[nodiscard]] bool isDashed() const {
+        const double columns = std::abs(m_seen.back().at.x - m_seen.front().at.x) + 1.0;
+        return m_seen.size() >= kKnown && static_cast<double>(m_seen.size()) < kDashed * columns;
     }
     [[nodiscard]] double usualHeight() const {
         std::vector<double> heights;
@@ -142,10 +156,6 @@ public:
     }
 
 private:
-    [[nodiscard]] bool isDashed() const {
-        const double columns = std::abs(m_seen.back().at.x - m_seen.front().at.x) + 1.0;
-        return static_cast<double>(m_seen.size()) < kDashed * columns;
-    }
     [[nodiscard]] Line fit() const {
         std::vector<double> x;
         std::vector<double> y;
@@ -174,6 +184,17 @@ std::optional<std::pair<int, int>> inkNear(const Picture& picture, const Colour&
     return best;
 }
 
+/// Pieces at the end that are short against the gap before them.
+void dropStray(std::vector<LinePoint>& line) {
+    for (size_t i = line.size(); i-- > 1;) {
+        const double gap = std::abs(line[i].at.x - line[i - 1].at.x) - 1.0;
+        if (gap > 0.0 && static_cast<double>(line.size() - i) < kStray * gap)
+            line.resize(i);
+        else if (gap > 0.0)
+            return;
+    }
+}
+
 std::vector<LinePoint> followOneWay(const Picture& picture, const Ink& ink, const std::vector<LinePoint>& begun,
                                     int step) {
     Course course;
@@ -181,20 +202,27 @@ std::vector<LinePoint> followOneWay(const Picture& picture, const Ink& ink, cons
         course.add(point);
     std::vector<LinePoint> out;
     int gap = 0;
+    std::optional<InkRun> last;
     for (int x = static_cast<int>(begun.back().at.x) + step; picture.holds(x, 0) && gap <= kLongestGap_px; x += step) {
         const double expected = course.at(x + 0.5);
         const double usual = std::max(course.usualHeight(), 1.0);
         const double reach = course.reach(gap);
-        const auto run = ink.nearest(x, expected, reach + usual);
-        const double most = kLongRun * usual + 1.0;
-        if (!run || run->height > most || std::abs(run->middle - expected) > reach) {
+        const auto run = ink.nearest(x, expected, reach + usual + kLongJoinedRun);
+        // What goes on without a gap is the line however ragged it is; of dashes the next may be another's.
+        const bool joined =
+            run && last && !course.isDashed() && run->top <= last->bottom + 1 && run->bottom + 1 >= last->top;
+        const double most = joined ? usual + kLongJoinedRun : kLongRun * usual + 1.0;
+        if (!run || run->height > most || (!joined && std::abs(run->middle - expected) > reach)) {
             ++gap;
+            last.reset();
             continue;
         }
         gap = 0;
-        out.push_back({{x + 0.5, run->middle}, 0.5 * run->height});
+        last = run;
+        out.push_back({.at = {x + 0.5, run->middle}, .halfWidth_px = 0.5 * run->height});
         course.add(out.back());
     }
+    dropStray(out);
     return out;
 }
 

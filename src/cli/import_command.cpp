@@ -78,8 +78,14 @@ std::optional<Atmosphere> givenWeather(const Options& o) {
 }
 
 /// What was said of a curve goes with it; of recorded pulls it cannot be said.
-void takeGiven(ImportFile& file, const Options& o) {
+void takeGiven(ImportFile& file, const TestDay& day, const Options& o) {
     const bool said = !o.correctedTo.empty() || o.smoothing_rpm;
+    if (said && file.problem && file.problem->problem() == Problem::NoTimeChannel) {
+        file.choices.purpose = GatherPurpose::Curve; // though it does not look like one
+        readAgain(file, day);
+    }
+    if (file.problem)
+        throw DataError(*file.problem);
     if (said && !isCurve(file))
         throw WrongUse("--corrected-to and --smoothing-rpm are for curves by engine speed, without time");
     if (!o.correctedTo.empty() && o.correctedTo != "unknown")
@@ -97,11 +103,9 @@ std::vector<ImportFile> readAll(const Options& o, const TestDay& day) {
     std::vector<ImportFile> out;
     for (const std::string& path : o.files)
         for (ImportFile& file : openForImport(path, day, mapping ? &*mapping : nullptr)) {
-            if (file.problem)
-                throw DataError(*file.problem);
+            takeGiven(file, day, o);
             if (weather)
                 file.weather = weather;
-            takeGiven(file, o);
             if (!o.build.empty())
                 std::fill(file.builds.begin(), file.builds.end(), o.build);
             file.bytes.reset(); // it is not read again
@@ -268,7 +272,8 @@ void addImport(CLI::App& app) {
     command->add_option("--lag-s", o->lag_s, "with --onto PULL: what the log's clock shows at the pull's zero");
     command->add_option("--corrected-to", o->correctedTo,
                         "of a curve by engine speed (no time): the standard it was corrected to, or \"unknown\"");
-    command->add_option("--smoothing-rpm", o->smoothing_rpm, "of such a curve: the width it was smoothed over");
+    command->add_option("--smoothing-rpm", o->smoothing_rpm, "of such a curve: the width it was smoothed over")
+        ->check(CLI::Range(0.0, 2000.0));
     command->add_option("--temperature-c", o->temperature, "weather of these pulls");
     command->add_option("--pressure-kpa", o->pressure);
     command->add_option("--humidity-pct", o->humidity);

@@ -119,6 +119,9 @@ GivenCurve readGiven(ObjectReader in) {
     GivenCurve out;
     out.corrected = readCorrected(in);
     out.smoothing_rpm = in.number("smoothing_rpm");
+    if (out.smoothing_rpm && *out.smoothing_rpm < 0.0)
+        throw DataError(Problem::BadValue, {std::to_string(*out.smoothing_rpm), "not below zero"},
+                        in.place("smoothing_rpm"));
     out.reading_pct = in.number("reading_pct");
     out.picture = in.text("picture");
     out.unknownKeys = in.unknownKeys();

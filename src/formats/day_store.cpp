@@ -250,9 +250,8 @@ void saveToFolder(SavedDay& out, const fs::path& target, const StoredFiles* sour
         });
     if (!inPlace)
         keepAttachmentsInFolder(out, target, source);
-    storeCarried(out.day, [&](const std::string& file, const std::string& bytes) {
-        return placeInFolder(target, file, bytes);
-    });
+    storeCarried(out.day,
+                 [&](const std::string& file, const std::string& bytes) { return placeInFolder(target, file, bytes); });
     const auto there = openStoredFiles(target, Attachments::Unpacked);
     sumAttachments(out, there->names(), [&](const std::string& name) { return readIfThere(there.get(), name); });
     const std::string json = readableJson(out.day);
@@ -287,9 +286,8 @@ void saveToZip(SavedDay& out, const fs::path& target, const StoredFiles* source,
                 sha256 = sha256Hex(*bytes);
             file = placeAmong(files, file, *bytes);
         });
-    storeCarried(out.day, [&](const std::string& file, const std::string& bytes) {
-        return placeAmong(files, file, bytes);
-    });
+    storeCarried(out.day,
+                 [&](const std::string& file, const std::string& bytes) { return placeAmong(files, file, bytes); });
     std::vector<std::string> names;
     for (const auto& [name, bytes] : files)
         names.push_back(name);

@@ -40,8 +40,8 @@ std::string attach(TestDay& day, const SheetFile& file, const fs::path& dayPath)
     const fs::path folder = dayPath.filename() == "day.json" ? dayPath.parent_path() : dayPath;
     for (int n = 1;; ++n) {
         const std::string name =
-            "attachments/" + (n == 1 ? wanted.string()
-                                     : fmt::format("{}-{}{}", wanted.stem().string(), n, wanted.extension().string()));
+            "attachments/" +
+            (n == 1 ? wanted.string() : fmt::format("{}-{}{}", wanted.stem().string(), n, wanted.extension().string()));
         std::error_code error;
         const bool taken = std::any_of(day.attachments.begin(), day.attachments.end(),
                                        [&](const Attachment& one) { return one.file == name; });

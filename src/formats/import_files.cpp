@@ -2,12 +2,16 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/import_files.h"
 
+#include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
+#include "core/trace/sheet_check.h"
 #include "formats/day_store.h"
 #include "formats/gather/foreign_bytes.h"
 
 #include <algorithm>
 #include <cctype>
+#include <cmath>
+#include <fmt/format.h>
 
 namespace fs = std::filesystem;
 
@@ -62,6 +66,31 @@ std::optional<std::string> buildNamedIn(const std::string& text, const TestDay& 
 
 double ambient_kpa(const ImportFile& file) { return file.weather ? file.weather->pressure_pa / 1000.0 : 101.325; }
 
+namespace {
+
+/// What a curve was corrected to is asked of every curve; whether its power and torque belong together is looked at
+/// however few points it has.
+void lookAtCurve(ImportFile& file) {
+    auto& notes = file.gathered->notes;
+    std::erase_if(notes, [](const GatherNote& note) { return note.code == GatherCode::CorrectedOnly; });
+    if (std::any_of(notes.begin(), notes.end(),
+                    [](const GatherNote& note) { return note.code == GatherCode::PowerDisagrees; }))
+        return;
+    try {
+        if (const auto doubt = checkSheet(curveTableOf(*file.gathered, ambient_kpa(file)), "kW", "N.m"))
+            notes.push_back({GatherCode::PowerDisagrees,
+                             {.file = file.name},
+                             {fmt::format("{:.0f} %", 100.0 * doubt->ratio),
+                              doubt->worst > 0.02 && std::abs(doubt->ratio - 1.0) < 0.02
+                                  ? fmt::format(" in the middle, but {:.0f} % off at some speeds", 100.0 * doubt->worst)
+                                  : ""}});
+    } catch (const DataError& error) { // too few points
+        file.problem = error;
+    }
+}
+
+} // namespace
+
 void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch) {
     const size_t before = file.gathered ? file.gathered->pulls.size() : 0;
     file.problem.reset();
@@ -80,6 +109,8 @@ void readAgain(ImportFile& file, const TestDay& day, const ReadWatch& watch) {
     }
     if (!file.weather)
         file.weather = file.gathered->weather;
+    if (isCurve(file) && !file.problem)
+        lookAtCurve(file);
 }
 
 std::vector<ImportFile> openForImport(const fs::path& path, const TestDay& day, const GatherMapping* mapping,

@@ -47,7 +47,8 @@ double numberOf(const std::string& cell, const NumberStyle& style, size_t row, s
     return number->value;
 }
 
-/// The column's numbers. Where a mark may be either, as in "2,401", speeds are whole thousands and figures have decimals.
+/// The column's numbers. Where a mark may be either, as in "2,401", speeds are whole thousands and figures have
+/// decimals.
 std::vector<double> numbersOf(const std::vector<TypedRow>& rows, size_t column) {
     StyleEvidence evidence;
     bool comma = false;

@@ -293,6 +293,13 @@ TEST_CASE("curves from sheets are compared, and prove nothing") {
     const auto imported = run("import " + files + " --into " + day + " --corrected-to sae-j1349 --strict --json");
     REQUIRE(imported.status == 0);
     CHECK(imported.error.empty());
+    std::ofstream(temporary.path() / "mixed.csv") << "rpm,kW\n3000,28\n4000,44\n3500,36\n5000,52\n4500,49\n";
+    const std::string mixed = (temporary.path() / "mixed.csv").string();
+    CHECK(run("import " + mixed + " --explain").status == 1); // speeds to and fro
+    CHECK(run("import " + mixed + " --corrected-to unknown --explain").status == 0);
+    CHECK(run("import " + mixed + " --corrected-to unknown --smoothing-rpm=-5").status == 2);
+    CHECK(run("import " + test::demoDay().string() + "/pulls/p01.csv --corrected-to unknown --explain").status ==
+          2); // has time
     CHECK(imported.json()["files"][0]["pulls"][0]["grade"] == "curve_only");
     const Json answer = run("analyse " + day + " --json").json();
     REQUIRE(answer["comparisons"].size() == 1);

@@ -46,6 +46,23 @@ TEST_CASE("a table by engine speed is a curve, not a pull; rows of a recorder wi
     CHECK_FALSE(isCurve(fileWith(temporary.path(), "rpm,Nm\n3000,80\n3500,81\n3400,82\n4000,83\n"))); // to and fro
 }
 
+TEST_CASE("a sheet whose power and torque do not belong together is doubted, corrected columns are what a sheet has") {
+    const test::TemporaryFolder temporary;
+    const auto codes = [&](const std::string& text) {
+        std::string out;
+        const ImportFile file = fileWith(temporary.path(), text);
+        for (const GatherNote& note : doubtsOf(file.gathered->notes))
+            out += std::string(gatherCodeName(note.code)) + " ";
+        return out;
+    };
+    CHECK(codes(kSheet) == "curve_only ");
+    CHECK(codes("rpm,kW,Nm\n3000,28.3,90\n4000,60,105\n5000,52.4,100\n6000,50.3,80\n") ==
+          "curve_only power_disagrees ");
+    CHECK(codes("rpm,hp,Nm\n3000,28.3,90\n4000,44,105\n5000,52.4,100\n6000,50.3,80\n") ==
+          "curve_only power_disagrees "); // kW it is
+    CHECK(codes("rpm,Power corrected [kW]\n3000,28\n4000,44\n5000,52\n6000,50\n") == "curve_only ");
+}
+
 TEST_CASE("a curve comes into a day with what was said of it, and comes back from the disk") {
     const test::TemporaryFolder temporary;
     ImportFile sheet = fileWith(temporary.path(), kSheet);

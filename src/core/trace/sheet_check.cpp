@@ -14,6 +14,7 @@ namespace hillrun {
 namespace {
 
 constexpr double kAgree = 0.02;
+constexpr size_t kFew = 20;
 constexpr std::array kPowerUnits{"kW", "hp", "PS"};
 constexpr std::array kTorqueUnits{"N.m", "lbf.ft", "kgf.m"};
 
@@ -60,7 +61,7 @@ std::optional<SheetDoubt> checkSheet(const ChannelTable& table, const std::strin
     if (ratios.empty())
         return std::nullopt;
     out.ratio = median(ratios);
-    out.worst = quantileOf(off, 0.9);
+    out.worst = quantileOf(off, off.size() < kFew ? 1.0 : 0.9); // of few each was meant
     out.crossing_rpm = 1000.0 * scaleOf(powerUnit) / scaleOf(torqueUnit) / angularSpeed(1.0);
     const double reading = usualReading_pct(table).value_or(0.0) / 100.0;
     if (out.worst <= kAgree + 1.5 * reading) // both are read: 1.5 stands for the root of two

@@ -12,7 +12,7 @@ namespace hillrun {
 /// Power and torque of one curve that do not belong together.
 struct SheetDoubt {
     double ratio = 1.0; ///< torque times speed over power, the middle of all speeds
-    double worst = 0.0; ///< how far a tenth of the speeds is off from 1 at least
+    double worst = 0.0; ///< how far a tenth of the speeds is off from 1 at least; of fewer than twenty, the furthest
     /// A unit that would make them agree: "the power is in hp"; empty when none does.
     std::string offer;
     double crossing_rpm = 0.0;                ///< where the figures of both must be the same, in these units

@@ -57,8 +57,8 @@ void addStretch(TracedLine& line, const std::vector<LinePoint>& stretch) {
     const double from = stretch.front().at.x;
     const double to = stretch.back().at.x;
     std::erase_if(line.points, [&](const LinePoint& point) { return point.at.x >= from && point.at.x <= to; });
-    const auto behind = std::find_if(line.points.begin(), line.points.end(),
-                                     [&](const LinePoint& point) { return point.at.x > to; });
+    const auto behind =
+        std::find_if(line.points.begin(), line.points.end(), [&](const LinePoint& point) { return point.at.x > to; });
     line.points.insert(behind, stretch.begin(), stretch.end());
 }
 

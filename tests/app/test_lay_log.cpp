@@ -34,7 +34,8 @@ LayLogDialog* layWindow(OpenWindow& w, const fs::path& log) {
     w.trigger("day.import");
     REQUIRE(test::waitFor([&] { return w.window->findChild<ImportDialog*>() != nullptr; }));
     auto* import = w.window->findChild<ImportDialog*>();
-    CHECK(import->findChild<QComboBox*>(u"importPurpose"_s)->currentText() == u"a log beside pulls"_s); // nobody had to say so
+    CHECK(import->findChild<QComboBox*>(u"importPurpose"_s)->currentText() ==
+          u"a log beside pulls"_s); // nobody had to say so
     auto* accept = import->findChild<QPushButton*>(u"acceptImport"_s);
     REQUIRE(accept->isEnabled());
     CHECK(accept->text().startsWith(u"Lay onto pulls"_s));

@@ -45,9 +45,10 @@ SheetFile winterSheet() { return {"winter sheet.png", std::make_shared<const std
 
 TEST_CASE("a table is pasted with tabs, semicolons, blanks or commas between its cells, headings left out") {
     const std::vector<double> rpm{3000.0, 4000.0, 5000.0};
-    for (const char* text : {"rpm\tkW\tNm\n3000\t31.4\t100\n4000\t44.0\t105\r\n5000\t55.0\t105\n",
-                             "3000; 31,4; 100\n4000; 44,0; 105\n\n5000; 55,0; 105", "3000 31.4 100\n4000  44 105\n 5000 55 105",
-                             "3000,31.4,100\n4000,44,105\n5000,55,105", "3000, 31,4, 100\n4000, 44,0, 105\n5000, 55,0, 105"}) {
+    for (const char* text :
+         {"rpm\tkW\tNm\n3000\t31.4\t100\n4000\t44.0\t105\r\n5000\t55.0\t105\n",
+          "3000; 31,4; 100\n4000; 44,0; 105\n\n5000; 55,0; 105", "3000 31.4 100\n4000  44 105\n 5000 55 105",
+          "3000,31.4,100\n4000,44,105\n5000,55,105", "3000, 31,4, 100\n4000, 44,0, 105\n5000, 55,0, 105"}) {
         INFO(text);
         const ChannelTable table = typed(text);
         CHECK(column(table, "engine_speed") == rpm);

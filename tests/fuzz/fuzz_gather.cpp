@@ -47,6 +47,11 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
                     std::abort();
             (void)readPullText(writePullText(table), "again", 98.0);
         }
+        if (file.problem && looksLikeCurve(file)) {
+            choices.purpose = GatherPurpose::Curve;
+            const ChannelTable table = curveTableOf(gather(bytes, "any", choices), 98.0);
+            (void)readCurveText(writePullText(table), "again", 98.0);
+        }
     } catch (const DataError&) { // said
     }
     return 0;

@@ -230,7 +230,8 @@ TEST_CASE("bytes that are no text are told, and a time in days is taken as it is
     file = gather(days, "a.csv", choices);
     REQUIRE(file.pulls.size() == 1);
     CHECK(file.axes[0][39] - file.axes[0][0] == Approx(3.9).margin(0.001));
-    CHECK(file.pulls[0].started.substr(0, 16) == "2026-05-16T09:12"); // day 46 158 of a spreadsheet that begins 1899-12-30
+    CHECK(file.pulls[0].started.substr(0, 16) ==
+          "2026-05-16T09:12"); // day 46 158 of a spreadsheet that begins 1899-12-30
     const GatheredFile bySelf = gather("Time" + days.substr(8), "a.csv", {});
     CHECK(bySelf.pulls.at(0).started.substr(0, 16) == "2026-05-16T09:12");
 }
@@ -299,7 +300,8 @@ TEST_CASE("files inside archives, and kinds that are recognised and refused") {
         std::ofstream(temporary.path() / name, std::ios::binary) << bytes;
         return test::messageOf([&] { (void)foreignBytes(temporary.path() / name); });
     };
-    CHECK(refusal("a.pdf", "%PDF-1.7").find("a PDF document (its curves can be traced in the window), which is not read. Export it as text") !=
+    CHECK(refusal("a.pdf", "%PDF-1.7")
+              .find("a PDF document (its curves can be traced in the window), which is not read. Export it as text") !=
           std::string::npos);
     CHECK(refusal("a.mat", "MATLAB 5.0 MAT-file").find("not a whole matrix file") != std::string::npos);
     CHECK(refusal("a.gz", "\x1F\x8B\x08 broken").find("a.gz") != std::string::npos);

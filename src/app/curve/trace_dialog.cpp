@@ -5,12 +5,9 @@
 #include "app/look/plain_text.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
-#include "core/trace/sheet_check.h"
-#include "formats/pull_file.h"
 
 #include <algorithm>
 #include <cmath>
-#include <QGridLayout>
 #include <QRadioButton>
 #include <QShortcut>
 #include <QSignalBlocker>
@@ -22,16 +19,6 @@ namespace hillrun {
 namespace {
 
 constexpr double kSamePoint_px = 6.0; ///< on the screen
-
-bool isOfRightAxis(SheetMark mark) { return mark == SheetMark::RightLow || mark == SheetMark::RightHigh; }
-
-QString axisName(SheetMark mark) {
-    if (mark == SheetMark::SpeedLow || mark == SheetMark::SpeedHigh)
-        return TraceDialog::tr("speed axis");
-    return isOfRightAxis(mark) ? TraceDialog::tr("right axis") : TraceDialog::tr("left axis");
-}
-
-QString valueText(double value) { return QString::number(value, 'g', 6); }
 
 } // namespace
 
@@ -68,7 +55,7 @@ TraceDialog::TraceDialog(const TestDay& day, SheetFile sheet, const DisplayUnits
         if (begins)
             remember();
         m_trace.marks[m_shownMarks[static_cast<size_t>(mark)]].at = at;
-        m_title->setText(nextStep());
+        showNextStep();
         refreshPicture();
     });
     connect(new QShortcut(QKeySequence::Undo, this), &QShortcut::activated, this, &TraceDialog::undo);
@@ -83,7 +70,20 @@ QWidget* TraceDialog::makeRight() {
     auto* column = new QVBoxLayout(right);
     column->setContentsMargins(8, 0, 0, 0);
     column->setSpacing(8);
-    column->addLayout(makeAxes());
+    m_axes = new TraceAxesPanel(right);
+    connect(m_axes, &TraceAxesPanel::valueEdited, this, [this](SheetMark mark, std::optional<double> value) {
+        remember();
+        m_trace.marks[static_cast<size_t>(mark)].value = value;
+        refresh();
+    });
+    connect(m_axes, &TraceAxesPanel::typed, m_view, qOverload<>(&QWidget::setFocus));
+    connect(m_axes, &TraceAxesPanel::setAsked, this, [this](SheetMark mark) {
+        m_now = mark;
+        m_view->setFocus();
+        refresh();
+    });
+    connect(m_axes, &TraceAxesPanel::rightAxisChanged, this, &TraceDialog::setRightAxis);
+    column->addWidget(m_axes);
     auto* head = new QHBoxLayout;
     auto* title = new PlainLabel(tr("Lines"), right);
     title->setProperty("quiet", true);
@@ -107,7 +107,7 @@ QWidget* TraceDialog::makeRight() {
     connect(m_lines, &TraceLineTable::picked, this, [this](size_t line) {
         m_line = line;
         refreshPicture();
-        m_title->setText(nextStep());
+        showNextStep();
     });
     connect(m_lines, &TraceLineTable::lineChanged, this, [this](size_t line, const TracedLine& said) {
         m_trace.lines[line].build = said.build;
@@ -135,71 +135,21 @@ QWidget* TraceDialog::makeRight() {
     return right;
 }
 
-QLayout* TraceDialog::makeAxes() {
-    auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(6);
-    grid->setVerticalSpacing(4);
-    addAxisRow(grid, 0, tr("Speed axis, rpm"), SheetMark::SpeedLow);
-    addAxisRow(grid, 1, tr("Left axis"), SheetMark::LeftLow);
-    m_rightAxis = new QCheckBox(tr("Right axis"), this);
-    m_rightAxis->setObjectName(u"rightAxis"_s);
-    connect(m_rightAxis, &QCheckBox::toggled, this, &TraceDialog::setRightAxis);
-    addAxisRow(grid, 2, {}, SheetMark::RightLow);
-    grid->addWidget(m_rightAxis, 2, 0);
-    grid->setColumnStretch(0, 1);
-    return grid;
-}
-
-void TraceDialog::addAxisRow(QGridLayout* grid, int row, const QString& name, SheetMark low) {
-    if (!name.isEmpty())
-        grid->addWidget(new PlainLabel(name, this), row, 0);
-    for (size_t i = 0; i < 2; ++i) {
-        const size_t number = static_cast<size_t>(low) + i;
-        const auto mark = static_cast<SheetMark>(number);
-        const QString label =
-            i == 0 ? tr("lower mark of the %1").arg(axisName(mark)) : tr("upper mark of the %1").arg(axisName(mark));
-        auto* field = new NumberField(u"axisValue%1"_s.arg(number), label, -100000.0, 100000.0,
-                                      low == SheetMark::SpeedLow ? 0 : 1, {}, this);
-        field->setMinimumWidth(84);
-        connect(field->findChild<QLineEdit*>(), &QLineEdit::returnPressed, m_view, qOverload<>(&QWidget::setFocus));
-        m_values[number] = field;
-        connect(field, &NumberField::edited, this, [this, number](std::optional<double> value) {
-            remember();
-            m_trace.marks[number].value = value;
-            refresh();
-        });
-        auto* set = new QPushButton(tr("Set"), this);
-        set->setObjectName(u"setMark%1"_s.arg(number));
-        set->setAccessibleName(tr("Set the %1").arg(label));
-        set->setAutoDefault(false);
-        set->setCheckable(true);
-        set->setMaximumWidth(52);
-        m_setters[number] = set;
-        connect(set, &QPushButton::clicked, this, [this, mark] {
-            m_now = mark;
-            m_view->setFocus();
-            refresh();
-        });
-        grid->addWidget(field, row, 1 + 2 * static_cast<int>(i));
-        grid->addWidget(set, row, 2 + 2 * static_cast<int>(i));
-    }
-}
-
 QLayout* TraceDialog::makeWays() {
     auto* row = new QHBoxLayout;
     m_ways = new QButtonGroup(this);
-    const std::pair<Way, QString> ways[] = {{Way::Follow, tr("Follow the colour")},
-                                            {Way::ByHand, tr("Point by point")},
-                                            {Way::CutOff, tr("Cut an end off")}};
+    const std::pair<TraceWay, QString> ways[] = {{TraceWay::Follow, tr("Follow the colour")},
+                                                 {TraceWay::ByHand, tr("Point by point")},
+                                                 {TraceWay::CutOff, tr("Cut an end off")}};
     for (const auto& [way, text] : ways) {
         auto* button = new QRadioButton(text, this);
         button->setObjectName(u"traceWay%1"_s.arg(static_cast<int>(way)));
-        button->setChecked(way == Way::Follow);
+        button->setChecked(way == TraceWay::Follow);
         m_ways->addButton(button, static_cast<int>(way));
         row->addWidget(button);
     }
     row->addStretch(1);
-    connect(m_ways, &QButtonGroup::idToggled, this, [this] { m_title->setText(nextStep()); });
+    connect(m_ways, &QButtonGroup::idToggled, this, [this] { showNextStep(); });
     return row;
 }
 
@@ -271,29 +221,26 @@ void TraceDialog::point(PicturePoint at) {
 void TraceDialog::setMark(SheetMark which, PicturePoint at) {
     m_trace.marks[static_cast<size_t>(which)].at = at;
     m_now = nextMark(m_trace);
-    if (NumberField* field = m_values[static_cast<size_t>(which)]; !field->number()) {
-        field->setFocus(); // its value is typed next
-        field->selectAll();
-    }
+    m_axes->askForValue(which);
 }
 
 void TraceDialog::traceLine(PicturePoint at) {
     TracedLine& line = m_trace.lines[m_line];
-    switch (static_cast<Way>(m_ways->checkedId())) {
-    case Way::Follow:
+    switch (way()) {
+    case TraceWay::Follow:
         if (line.byHand)
             line.points.clear();
         line.byHand = false;
         addStretch(line, followLine(m_pixels, at));
         return;
-    case Way::ByHand:
+    case TraceWay::ByHand:
         if (!line.byHand)
             line.points.clear();
         line.byHand = true;
         togglePoint(line, at,
                     kSamePoint_px / std::max(0.01, (m_view->onScreen({1, 0}) - m_view->onScreen({0, 0})).x()));
         return;
-    case Way::CutOff:
+    case TraceWay::CutOff:
         cutOff(line, at.x);
         return;
     }
@@ -347,19 +294,10 @@ void TraceDialog::undo() {
 }
 
 void TraceDialog::refresh() {
-    const QSignalBlocker quiet(m_rightAxis);
-    m_rightAxis->setChecked(m_trace.rightAxis);
-    for (size_t i = 0; i < kSheetMarks; ++i) {
-        const bool shown = m_trace.rightAxis || !isOfRightAxis(static_cast<SheetMark>(i));
-        m_values[i]->setEnabled(shown);
-        m_setters[i]->setEnabled(shown);
-        m_setters[i]->setChecked(m_now && static_cast<size_t>(*m_now) == i);
-        if (!m_values[i]->hasFocus())
-            m_values[i]->show(m_trace.marks[i].value);
-    }
+    m_axes->show(m_trace, m_now);
     m_lines->show(m_trace, m_line);
     m_removeLine->setEnabled(m_trace.lines.size() > 1);
-    m_title->setText(nextStep());
+    showNextStep();
     refreshPicture();
 }
 
@@ -371,7 +309,7 @@ void TraceDialog::refreshPicture() {
         if (!mark.at || (!m_trace.rightAxis && isOfRightAxis(static_cast<SheetMark>(i))))
             continue;
         m_shownMarks.push_back(i);
-        marks.push_back({static_cast<TraceAxis>(i / 2), *mark.at, mark.value ? valueText(*mark.value) : u"?"_s,
+        marks.push_back({static_cast<TraceAxis>(i / 2), *mark.at, mark.value ? markText(*mark.value) : u"?"_s,
                          m_now && static_cast<size_t>(*m_now) == i});
     }
     std::vector<TraceLine> lines;
@@ -383,14 +321,16 @@ void TraceDialog::refreshPicture() {
     }
     m_view->setPlacing(m_now.has_value());
     m_view->setOverlay(std::move(marks), std::move(lines));
-    const QString wrong = problem();
-    const QString doubt = wrong.isEmpty() ? doubts() : QString();
+    const QString wrong = traceProblem(m_trace);
+    const QString doubt = wrong.isEmpty() ? traceDoubts(m_trace) : QString();
     m_doubt->setText(doubt);
     m_doubt->setVisible(!doubt.isEmpty());
     m_allTheSame->setVisible(!doubt.isEmpty());
     m_problem->setText(wrong);
     m_take->setEnabled(wrong.isEmpty() && (doubt.isEmpty() || m_allTheSame->isChecked()));
 }
+
+void TraceDialog::showNextStep() { m_title->setText(nextStep(m_trace, m_now, m_line, way())); }
 
 void TraceDialog::readOut(PicturePoint at) {
     m_lens->showPlace(at);
@@ -405,80 +345,6 @@ void TraceDialog::readOut(PicturePoint at) {
         words << (right ? tr("right %1") : tr("left %1")).arg(here.value, 0, 'f', 1);
     }
     m_readout->setText(words.join(u" \u00B7 "_s));
-}
-
-QString TraceDialog::nextStep() const {
-    if (m_now) {
-        const bool lower = static_cast<size_t>(*m_now) % 2 == 0;
-        const auto& value = m_trace.mark(*m_now).value;
-        if (value)
-            return tr("Click where the %1 says %2.").arg(axisName(*m_now), valueText(*value));
-        return lower ? tr("Click a low mark of the %1, then type what it says.").arg(axisName(*m_now))
-                     : tr("Click a high mark of the %1, then type what it says.").arg(axisName(*m_now));
-    }
-    for (const bool right : {false, true})
-        if (const QString words = right && !m_trace.rightAxis ? QString() : axesProblem(right); !words.isEmpty())
-            return words;
-    const QString build = qs(m_trace.lines[m_line].build);
-    switch (static_cast<Way>(m_ways->checkedId())) {
-    case Way::ByHand:
-        return tr("Click along the line of %1. Click a point again to take it away.").arg(build);
-    case Way::CutOff:
-        return tr("Click where the line of %1 is to end.").arg(build);
-    case Way::Follow:
-        break;
-    }
-    return m_trace.lines[m_line].points.empty()
-               ? tr("Click on the line of %1.").arg(build)
-               : tr("Look whether the line of %1 is followed right; click a stretch that is missing.").arg(build);
-}
-
-QString TraceDialog::axesProblem(bool right) const {
-    const auto axes = axesOf(m_trace, right);
-    if (!axes)
-        return right ? tr("Type what both marks of the right axis say.") : tr("Type what the marks of the axes say.");
-    switch (axes->problem()) {
-    case AxesProblem::SameValue:
-        return tr("Both marks of an axis say the same: one must be higher.");
-    case AxesProblem::TooClose:
-        return tr("Two marks of one axis lie close together: set one further out.");
-    case AxesProblem::NotCrossed:
-        return tr("The axes run along each other: set their marks again.");
-    case AxesProblem::None:
-        break;
-    }
-    return {};
-}
-
-QString TraceDialog::problem() const {
-    if (nextMark(m_trace))
-        return tr("Set the marks of the axes first.");
-    for (const bool right : {false, true})
-        if (const QString words = right && !m_trace.rightAxis ? QString() : axesProblem(right); !words.isEmpty())
-            return words;
-    const bool traced = std::any_of(m_trace.lines.begin(), m_trace.lines.end(),
-                                    [](const TracedLine& line) { return !line.points.empty(); });
-    if (!traced)
-        return tr("No line is traced yet.");
-    try {
-        for (const TracedBuild& one : tracedBuilds(m_trace)) {
-            if (one.build.empty())
-                return tr("Say which build each line belongs to.");
-            checkCurve(one.table, one.build);
-        }
-    } catch (const DataError& error) {
-        return QString::fromUtf8(error.what());
-    }
-    return {};
-}
-
-QString TraceDialog::doubts() const {
-    QStringList out;
-    for (const TracedBuild& one : tracedBuilds(m_trace))
-        if (!one.powerUnit.empty() && !one.torqueUnit.empty())
-            if (const auto doubt = checkSheet(one.table, one.powerUnit, one.torqueUnit))
-                out << tr("%1: %2").arg(qs(one.build), qs(sheetDoubtText(*doubt, one.powerUnit, one.torqueUnit)));
-    return out.join(u'\n');
 }
 
 std::vector<NewCurve> TraceDialog::curves() const {

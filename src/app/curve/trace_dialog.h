@@ -4,9 +4,11 @@
 
 #include "app/curve/given_row.h"
 #include "app/curve/sheet_reader.h"
+#include "app/curve/trace_axes_panel.h"
 #include "app/curve/trace_lens.h"
 #include "app/curve/trace_line_table.h"
 #include "app/curve/trace_view.h"
+#include "app/curve/trace_words.h"
 #include "core/trace/sheet_trace.h"
 #include "core/units/units.h"
 #include "formats/import_curves.h"
@@ -33,11 +35,7 @@ public:
     [[nodiscard]] const SheetTrace& trace() const { return m_trace; }
 
 private:
-    enum class Way { Follow, ByHand, CutOff };
-
     QWidget* makeRight();
-    QLayout* makeAxes();
-    void addAxisRow(QGridLayout* grid, int row, const QString& name, SheetMark low);
     QLayout* makeWays();
     QLayout* makeButtons();
     void showPage(int page);
@@ -52,11 +50,9 @@ private:
     void undo();
     void refresh(); ///< everything that follows from the state
     void refreshPicture();
+    void showNextStep();
     void readOut(PicturePoint at);
-    [[nodiscard]] QString nextStep() const;
-    [[nodiscard]] QString problem() const;
-    [[nodiscard]] QString axesProblem(bool right) const;
-    [[nodiscard]] QString doubts() const;
+    [[nodiscard]] TraceWay way() const { return static_cast<TraceWay>(m_ways->checkedId()); }
 
     TestDay m_day;
     SheetFile m_sheet;
@@ -74,9 +70,7 @@ private:
     TraceView* m_view = nullptr;
     TraceLens* m_lens = nullptr;
     QLabel* m_readout = nullptr;
-    std::array<NumberField*, kSheetMarks> m_values{};
-    std::array<QPushButton*, kSheetMarks> m_setters{};
-    QCheckBox* m_rightAxis = nullptr;
+    TraceAxesPanel* m_axes = nullptr;
     TraceLineTable* m_lines = nullptr;
     QPushButton* m_removeLine = nullptr;
     QButtonGroup* m_ways = nullptr;

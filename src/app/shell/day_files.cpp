@@ -8,9 +8,9 @@
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
+#include "formats/budget.h"
 #include "formats/day_diff.h"
 #include "formats/day_store.h"
-#include "formats/budget.h"
 #include "formats/file_io.h"
 
 #include <algorithm>

@@ -123,10 +123,10 @@ enum class PullGrade { Recorded, CurveOnly, Traced };
 
 /// What was done to a curve before it came here; of a pull that was not recorded.
 struct GivenCurve {
-    std::optional<Standard> corrected{}; ///< nothing: not known
+    std::optional<Standard> corrected{};   ///< nothing: not known
     std::optional<double> smoothing_rpm{}; ///< nothing: not known
-    std::optional<double> reading_pct{}; ///< how well it could be read off, 95 %; of a traced curve
-    std::string picture{};             ///< the attachment that it was read off; empty: none
+    std::optional<double> reading_pct{};   ///< how well it could be read off, 95 %; of a traced curve
+    std::string picture{};                 ///< the attachment that it was read off; empty: none
     std::string unknownKeys{};
     bool operator==(const GivenCurve&) const = default;
 };

@@ -62,9 +62,8 @@ std::vector<double> between(const std::vector<double>& rpm, const std::vector<do
         const auto next = std::clamp(std::upper_bound(rpm.begin(), rpm.end(), speed), rpm.begin() + 1, rpm.end() - 1);
         const auto i = static_cast<size_t>(next - rpm.begin());
         const double share = (speed - rpm[i - 1]) / (rpm[i] - rpm[i - 1]);
-        out.push_back(speed < rpm.front() || speed > rpm.back()
-                          ? std::nan("")
-                          : values[i - 1] + share * (values[i] - values[i - 1]));
+        out.push_back(speed < rpm.front() || speed > rpm.back() ? std::nan("")
+                                                                : values[i - 1] + share * (values[i] - values[i - 1]));
     }
     return out;
 }

@@ -6,9 +6,9 @@
 
 namespace hillrun {
 
-/// A curve by engine speed, without rows over time, on the grid: straight through its points (modified Akima; two or three
-/// are joined by straight lines), nothing smoothed, nothing beyond its ends. Torque where it is known, else from power. Throws DataError (NoSpeedChannel, NoTorqueChannel, TooFewPoints,
-/// ImplausibleSpeed).
+/// A curve by engine speed, without rows over time, on the grid: straight through its points (modified Akima; two or
+/// three are joined by straight lines), nothing smoothed, nothing beyond its ends. Torque where it is known, else from
+/// power. Throws DataError (NoSpeedChannel, NoTorqueChannel, TooFewPoints, ImplausibleSpeed).
 Observed observeGiven(const Pull& pull, const GridSettings& grid);
 
 /// Whether a pull's power stands in the air of the standard, or can be brought there: always for a recorded pull; for a

@@ -29,6 +29,7 @@ struct Options {
     std::vector<std::string> onto;
     std::optional<double> lag_s;
     std::string correctedTo;
+    std::string measuredAt;
     std::optional<double> smoothing_rpm;
     std::optional<double> temperature, pressure, humidity;
     bool explain = false;
@@ -79,7 +80,7 @@ std::optional<Atmosphere> givenWeather(const Options& o) {
 
 /// What was said of a curve goes with it; of recorded pulls it cannot be said.
 void takeGiven(ImportFile& file, const TestDay& day, const Options& o) {
-    const bool said = !o.correctedTo.empty() || o.smoothing_rpm;
+    const bool said = !o.correctedTo.empty() || o.smoothing_rpm || !o.measuredAt.empty();
     if (said && file.problem && file.problem->problem() == Problem::NoTimeChannel) {
         file.choices.purpose = GatherPurpose::Curve; // though it does not look like one
         readAgain(file, day);
@@ -87,10 +88,14 @@ void takeGiven(ImportFile& file, const TestDay& day, const Options& o) {
     if (file.problem)
         throw DataError(*file.problem);
     if (said && !isCurve(file))
-        throw WrongUse("--corrected-to and --smoothing-rpm are for curves by engine speed, without time");
+        throw WrongUse(
+            "--corrected-to, --smoothing-rpm and --measured-at are for curves by engine speed, without time");
     if (!o.correctedTo.empty() && o.correctedTo != "unknown")
         file.given.corrected = standardNamed(o.correctedTo);
     file.given.smoothing_rpm = o.smoothing_rpm;
+    for (const MeasuredAt at : {MeasuredAt::Crank, MeasuredAt::Hub, MeasuredAt::Wheel})
+        if (o.measuredAt == measuredAtName(at))
+            file.measuredAt = at;
     if (!o.correctedTo.empty()) // that was asked
         std::erase_if(file.gathered->notes, [](const GatherNote& note) { return note.code == GatherCode::CurveOnly; });
 }
@@ -274,6 +279,8 @@ void addImport(CLI::App& app) {
                         "of a curve by engine speed (no time): the standard it was corrected to, or \"unknown\"");
     command->add_option("--smoothing-rpm", o->smoothing_rpm, "of such a curve: the width it was smoothed over")
         ->check(CLI::Range(0.0, 2000.0));
+    command->add_option("--measured-at", o->measuredAt, "of such a curve: crank, hub or wheel; else as the day's cell")
+        ->check(CLI::IsMember({"crank", "hub", "wheel"}));
     command->add_option("--temperature-c", o->temperature, "weather of these pulls");
     command->add_option("--pressure-kpa", o->pressure);
     command->add_option("--humidity-pct", o->humidity);

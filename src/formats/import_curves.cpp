@@ -66,6 +66,7 @@ std::vector<std::string> addCurves(TestDay& day, const std::vector<NewCurve>& cu
         pull.grade = curve.grade;
         pull.given = curve.given;
         pull.given.picture = picture;
+        pull.measuredAt = curve.measuredAt;
         pull.note = curve.note;
         pull.raw = std::make_shared<const ChannelTable>(curve.table);
         auto& attached = buildFor(grown, pull.build).attachments;

@@ -16,6 +16,7 @@ struct NewCurve {
     std::string build;
     ChannelTable table; ///< of `tableOfCurves` or `readTypedCurve`
     GivenCurve given;
+    std::optional<MeasuredAt> measuredAt; ///< nothing: where the day's cell measures
     PullGrade grade = PullGrade::CurveOnly;
     std::string note;
 };

@@ -157,6 +157,7 @@ std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const
         pull.weather = file.weather;
         pull.grade = isCurve(file) ? PullGrade::CurveOnly : PullGrade::Recorded;
         pull.given = file.given;
+        pull.measuredAt = file.measuredAt;
         pull.note = "imported from " + shownText(file.name) +
                     (found.label.empty() ? std::string() : ", " + shownText(found.label));
         pull.raw = std::move(raw);

@@ -23,9 +23,10 @@ struct ImportFile {
     GatherChoices choices;
     std::string mapping; ///< the one that knew the file; empty: none
     std::optional<GatheredFile> gathered;
-    std::optional<DataError> problem; ///< why it cannot become pulls; then `gathered` is empty or without pulls
-    std::vector<std::string> builds;  ///< id of the build of each pull
-    GivenCurve given;                 ///< of a file that holds a curve: what was done to it before
+    std::optional<DataError> problem;     ///< why it cannot become pulls; then `gathered` is empty or without pulls
+    std::vector<std::string> builds;      ///< id of the build of each pull
+    GivenCurve given;                     ///< of a file that holds a curve: what was done to it before
+    std::optional<MeasuredAt> measuredAt; ///< likewise; nothing: where the day's cell measures
     std::optional<Atmosphere> weather;
 };
 

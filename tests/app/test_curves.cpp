@@ -415,6 +415,9 @@ TEST_CASE("a table by engine speed is imported as a curve, and what it was corre
     CHECK(standard->currentText() == u"not known"_s);
     standard->setCurrentIndex(standard->findData(u"sae-j607"_s));
     Q_EMIT standard->activated(standard->currentIndex());
+    auto* place = part<QComboBox>(dialog, "givenMeasuredAt");
+    place->setCurrentIndex(3);
+    Q_EMIT place->activated(3);
     part<NumberField>(dialog, "givenSmoothing")->setValue(200.0);
     Q_EMIT part<NumberField>(dialog, "givenSmoothing")->edited(200.0);
     QTest::mouseClick(part<QPushButton>(dialog, "acceptImport"), Qt::LeftButton);
@@ -423,5 +426,6 @@ TEST_CASE("a table by engine speed is imported as a curve, and what it was corre
     CHECK(pull.grade == PullGrade::CurveOnly);
     CHECK(pull.given.corrected == Standard::SaeJ607);
     CHECK(pull.given.smoothing_rpm == 200.0);
+    CHECK(pull.measuredAt == MeasuredAt::Wheel);
     w.showEveryPage();
 }

@@ -92,6 +92,16 @@ TEST_CASE("a figure without an interval is written without digits that nobody kn
                                                      "1130\xC2\xA0rpm");
 }
 
+TEST_CASE("a curve from the wheel is not compared with one from the crank") {
+    Pull wheel = givenPull("p02", "B", 0.85);
+    wheel.measuredAt = MeasuredAt::Wheel;
+    const DayAnalysis a = analysed(dayOf({givenPull("p01", "A", 1.0), wheel}));
+    REQUIRE(a.comparisons.size() == 1);
+    CHECK(a.comparisons[0].verdict == VerdictKind::NotComparable);
+    CHECK(summary(a.comparisons[0], {})
+              .find("cannot be compared: one was measured at the crank, the other at the wheel") != std::string::npos);
+}
+
 TEST_CASE("of peaks alone power counts where no torque is known") {
     Pull peaks = givenPull("p01", "A", 1.0);
     const double nan = std::nan("");

@@ -25,12 +25,19 @@ GivenRow::GivenRow(QWidget* parent) : QWidget(parent) {
     row->addWidget(new PlainLabel(tr("smoothed over"), this));
     m_smoothing = new NumberField(u"givenSmoothing"_s, tr("smoothing of the curve"), 0.0, 2000.0, 0, u"rpm"_s, this);
     row->addWidget(m_smoothing);
-    auto* hint = new PlainLabel(tr("A curve has no repeats: it is compared, and proves nothing."), this);
+    row->addWidget(new PlainLabel(tr("measured at"), this));
+    m_measuredAt = new QComboBox(this);
+    m_measuredAt->setObjectName(u"givenMeasuredAt"_s);
+    m_measuredAt->setAccessibleName(tr("Where the curve was measured"));
+    m_measuredAt->addItems({tr("the same as today"), tr("crank"), tr("hub"), tr("wheel")});
+    row->addWidget(m_measuredAt);
+    auto* hint = new PlainLabel(tr("A curve has no repeats: it proves nothing."), this);
     hint->setProperty("quiet", true);
     hint->setProperty("small", true);
     row->addWidget(hint, 1);
     connect(m_correctedTo, &QComboBox::activated, this, &GivenRow::edited);
     connect(m_smoothing, &NumberField::edited, this, &GivenRow::edited);
+    connect(m_measuredAt, &QComboBox::activated, this, &GivenRow::edited);
 }
 
 void GivenRow::show(const GivenCurve& given) {
@@ -43,6 +50,11 @@ void GivenRow::putInto(GivenCurve& given) const {
     const std::string name = m_correctedTo->currentData().toString().toStdString();
     given.corrected = name.empty() ? std::nullopt : std::optional(standardNamed(name));
     given.smoothing_rpm = m_smoothing->number();
+}
+
+std::optional<MeasuredAt> GivenRow::measuredAt() const {
+    const int index = m_measuredAt->currentIndex();
+    return index > 0 ? std::optional(static_cast<MeasuredAt>(index - 1)) : std::nullopt;
 }
 
 QComboBox* makeBuildBox(const TestDay& day, const std::string& chosen, QWidget* parent) {

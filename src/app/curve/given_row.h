@@ -18,6 +18,8 @@ public:
     using QWidget::show;
     /// What is asked for here, into `given`.
     void putInto(GivenCurve& given) const;
+    /// Where it was measured; nothing: where the day's cell measures.
+    [[nodiscard]] std::optional<MeasuredAt> measuredAt() const;
 
 Q_SIGNALS:
     void edited();
@@ -25,6 +27,7 @@ Q_SIGNALS:
 private:
     QComboBox* m_correctedTo = nullptr;
     NumberField* m_smoothing = nullptr;
+    QComboBox* m_measuredAt = nullptr;
 };
 
 /// A choice among the day's builds and new letters; the text is the build's id.

@@ -353,6 +353,7 @@ std::vector<NewCurve> TraceDialog::curves() const {
         NewCurve curve;
         curve.build = one.build;
         m_given->putInto(curve.given);
+        curve.measuredAt = m_given->measuredAt();
         curve.given.reading_pct = usualReading_pct(one.table);
         curve.table = std::move(one.table);
         curve.grade = PullGrade::Traced;

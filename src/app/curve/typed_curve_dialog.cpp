@@ -249,6 +249,7 @@ NewCurve TypedCurveDialog::curve() const {
     out.build = m_build->currentText().trimmed().toStdString();
     out.table = readTypedCurve(rows(), powerUnit(), torqueUnit());
     m_given->putInto(out.given);
+    out.measuredAt = m_given->measuredAt();
     out.note = m_allTheSame->isVisibleTo(this) ? "typed; power and torque of it do not belong together" : "typed";
     return out;
 }

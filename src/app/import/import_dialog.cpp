@@ -190,8 +190,10 @@ QLayout* ImportDialog::makeWeatherRow() {
 /// Said of one curve, it is said of all that come with it.
 void ImportDialog::takeGiven() {
     for (ImportFile& file : m_files)
-        if (isCurve(file))
+        if (isCurve(file)) {
             m_given->putInto(file.given);
+            file.measuredAt = m_given->measuredAt();
+        }
 }
 
 QLayout* ImportDialog::makeMappingRow() {

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/given_pairs.h"
 
+#include "core/compare/judge.h"
 #include "core/pull/given_curve.h"
 #include "core/units/units.h"
 
@@ -115,6 +116,14 @@ std::vector<BandResult> plainBands(const Effect& effect, const std::vector<doubl
     return out;
 }
 
+std::set<MeasuredAt> placesOf(const DayAnalysis& out, const TestDay& day, const std::string& build) {
+    std::set<MeasuredAt> places;
+    for (size_t i = 0; i < day.pulls.size(); ++i)
+        if (day.pulls[i].build == build && (out.pulls[i].used || isAside(day.pulls[i], out.pulls[i])))
+            places.insert(out.pulls[i].curve->place.at);
+    return places;
+}
+
 Comparison plainPair(const DayAnalysis& out, const TestDay& day, const BuildResult& from, const BuildResult& to) {
     Comparison c;
     c.from = from.id;
@@ -133,6 +142,9 @@ Comparison plainPair(const DayAnalysis& out, const TestDay& day, const BuildResu
                        to.peakTorque_nm.atEnd || from.peakTorque_nm.atEnd};
     c.peakPowerShift_rpm = {to.peakPower_w.rpm - from.peakPower_w.rpm, kNaN, kNaN, c.peakPower_w.atEnd};
     c.place = out.place;
+    c.measuredAtFrom = placesOf(out, day, c.from);
+    c.measuredAtTo = placesOf(out, day, c.to);
+    c.verdict = judge(c);
     c.changed = changesBetween(*findBuild(day, c.from), *findBuild(day, c.to));
     c.use_rpm = out.settings.use_rpm;
     for (const BuildResult* one : {&from, &to})

@@ -77,6 +77,9 @@ TEST_CASE("what was typed wrong is named with its row") {
     CHECK(problemOf("3000\t31\t\n3000\t44\t\n") == Problem::BadValue);
     CHECK(problemOf("3000\t31\t\n\t44\t\n") == Problem::BadValue);
     CHECK(problemOf("3000\t31\t\n4000\t\t\n") == Problem::TooFewPoints);
+    CHECK(problemOf("3000\t31\t\n65e40\t44\t\n") == Problem::BadValue); // it could not be read again
+    CHECK(problemOf("3000\t31\t\n4000\t1e31\t\n") == Problem::BadValue);
+    CHECK(problemOf("3000\t31\t\n4000\t44\t-2e9\n") == Problem::BadValue);
     CHECK(problemOf("3000\t\t\n4000\t\t\n") == Problem::NoTorqueChannel);
     try {
         (void)typed("3000\t31\t\n4000\tfour\t\n");

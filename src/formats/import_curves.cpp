@@ -12,7 +12,6 @@
 namespace fs = std::filesystem;
 
 namespace hillrun {
-namespace {
 
 Build& buildFor(TestDay& day, const std::string& id) {
     const auto has = [&] {
@@ -27,8 +26,6 @@ Build& buildFor(TestDay& day, const std::string& id) {
     }
     return *has();
 }
-
-} // namespace
 
 std::string attach(TestDay& day, const SheetFile& file, const fs::path& dayPath) {
     const std::string sum = sha256Hex(*file.bytes);

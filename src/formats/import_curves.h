@@ -32,6 +32,9 @@ struct SheetFile {
 std::vector<std::string> addCurves(TestDay& day, const std::vector<NewCurve>& curves, const SheetFile& sheet,
                                    const std::filesystem::path& dayPath);
 
+/// The build of that id, made when it is missing; builds stand in the order of their ids then.
+Build& buildFor(TestDay& day, const std::string& id);
+
 /// Takes a file among the day's attachments without writing it; it lies on disk when the day is saved. Gives the name
 /// it has there; bytes that the day carries already keep theirs.
 std::string attach(TestDay& day, const SheetFile& file, const std::filesystem::path& dayPath);

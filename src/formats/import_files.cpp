@@ -7,6 +7,7 @@
 #include "core/trace/sheet_check.h"
 #include "formats/day_store.h"
 #include "formats/gather/foreign_bytes.h"
+#include "formats/import_curves.h"
 
 #include <algorithm>
 #include <cctype>
@@ -161,13 +162,7 @@ std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const
         pull.note = "imported from " + shownText(file.name) +
                     (found.label.empty() ? std::string() : ", " + shownText(found.label));
         pull.raw = std::move(raw);
-        if (!findBuild(grown, pull.build)) {
-            Build build;
-            build.id = pull.build;
-            grown.builds.push_back(build);
-            std::stable_sort(grown.builds.begin(), grown.builds.end(),
-                             [](const Build& a, const Build& b) { return a.id < b.id; });
-        }
+        (void)buildFor(grown, pull.build);
         ids.push_back(pull.id);
         grown.pulls.push_back(std::move(pull));
     }

@@ -289,6 +289,11 @@ TEST_CASE("lines are traced point by point, points taken away, ends cut off, ste
     part<QPushButton>(dialog, "anotherLine")->click();
     part<QPushButton>(dialog, "removeLine")->click();
     CHECK(dialog->trace().lines.size() == 1);
+    QTest::keyClick(dialog, Qt::Key_Escape); // one key does not throw the work away
+    CHECK(dialog->isVisible());
+    CHECK(part<QLabel>(dialog, "traceNext")->text().contains(u"lost"_s));
+    QTest::keyClick(dialog, Qt::Key_Escape);
+    CHECK_FALSE(dialog->isVisible());
 }
 
 TEST_CASE("a sheet is traced with the keys alone") {

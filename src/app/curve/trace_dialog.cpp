@@ -198,7 +198,7 @@ void TraceDialog::showPage(int page) {
     pages->setSuffix(tr(" of %1").arg(read.pages));
     pages->setVisible(read.pages > 1);
     if (page != m_page) {
-        remember();
+        m_before.clear(); // nothing of another page comes back
         for (MarkedPlace& mark : m_trace.marks)
             mark = {};
         for (TracedLine& line : m_trace.lines)
@@ -278,9 +278,22 @@ void TraceDialog::removeLine() {
 }
 
 void TraceDialog::setRightAxis(bool on) {
+    remember();
     m_trace.rightAxis = on;
+    for (TracedLine& line : m_trace.lines)
+        line.onRightAxis = line.onRightAxis && on;
     m_now = nextMark(m_trace);
     refresh();
+}
+
+/// Work of minutes does not go with one key.
+void TraceDialog::reject() {
+    const bool traced = std::any_of(m_trace.lines.begin(), m_trace.lines.end(),
+                                    [](const TracedLine& line) { return !line.points.empty(); });
+    if (!traced || m_leaving)
+        return QDialog::reject();
+    m_leaving = true;
+    m_title->setText(tr("What was traced would be lost. Cancel once more to leave it."));
 }
 
 void TraceDialog::undo() {
@@ -330,7 +343,10 @@ void TraceDialog::refreshPicture() {
     m_take->setEnabled(wrong.isEmpty() && (doubt.isEmpty() || m_allTheSame->isChecked()));
 }
 
-void TraceDialog::showNextStep() { m_title->setText(nextStep(m_trace, m_now, m_line, way())); }
+void TraceDialog::showNextStep() {
+    m_leaving = false;
+    m_title->setText(nextStep(m_trace, m_now, m_line, way()));
+}
 
 void TraceDialog::readOut(PicturePoint at) {
     m_lens->showPlace(at);

@@ -34,6 +34,9 @@ public:
     [[nodiscard]] const SheetFile& sheet() const { return m_sheet; }
     [[nodiscard]] const SheetTrace& trace() const { return m_trace; }
 
+public Q_SLOTS:
+    void reject() override;
+
 private:
     QWidget* makeRight();
     QLayout* makeWays();
@@ -65,6 +68,7 @@ private:
     std::optional<SheetMark> m_now;   ///< the mark that the next click sets
     size_t m_line = 0;
     int m_page = 0;
+    bool m_leaving = false; ///< asked once whether the traced lines are to be lost
 
     QLabel* m_title = nullptr;
     TraceView* m_view = nullptr;

@@ -12,6 +12,7 @@
 namespace hillrun {
 namespace {
 
+constexpr size_t kPaperSample = 200000; ///< pixels of a large picture that tell what its paper is
 constexpr int kStartReach_px = 4;
 constexpr int kLongestGap_px = 30;
 constexpr double kLeastContrast = 72.0; ///< of 441, against the paper: less is a grid
@@ -38,11 +39,13 @@ double distance(const Colour& a, const Colour& b) { return std::hypot(a[0] - b[0
 /// The colour that most of the picture has.
 Colour paperOf(const Picture& picture) {
     std::map<int, std::pair<int, Colour>> shades; // of 16 steps each
-    for (const Rgb& rgb : picture.pixels) {
+    const size_t stride = picture.pixels.size() / kPaperSample + 1;
+    for (size_t i = 0; i < picture.pixels.size(); i += stride) {
+        const Rgb& rgb = picture.pixels[i];
         auto& [count, sum] = shades[rgb[0] / 16 * 256 + rgb[1] / 16 * 16 + rgb[2] / 16];
         ++count;
-        for (size_t i = 0; i < 3; ++i)
-            sum[i] += rgb[i];
+        for (size_t part = 0; part < 3; ++part)
+            sum[part] += rgb[part];
     }
     const auto most = std::max_element(shades.begin(), shades.end(),
                                        [](const auto& a, const auto& b) { return a.second.first < b.second.first; });

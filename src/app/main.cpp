@@ -6,10 +6,13 @@
 #include "app/shell/guarded_application.h"
 #include "app/shell/main_window.h"
 
+#include <algorithm>
 #include <csignal>
+#include <cstdio>
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QTimer>
+#include <string_view>
 
 using namespace Qt::StringLiterals;
 
@@ -32,17 +35,7 @@ void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
     });
 }
 
-} // namespace
-
-int main(int argc, char** argv) {
-    std::signal(SIGXFSZ, SIG_IGN); // a file that may not grow is a write error, not the end of the program
-    hillrun::GuardedApplication application(argc, argv);
-    QApplication::setApplicationName(u"hillrun"_s);
-    QApplication::setOrganizationName(u"hillrun"_s);
-    QApplication::setApplicationVersion(u"0.1.0"_s);
-    QApplication::setStyle(u"Fusion"_s);
-
-    QCommandLineParser parser;
+void describe(QCommandLineParser& parser) {
     parser.setApplicationDescription(u"What did this part do, and can I believe it?"_s);
     parser.addHelpOption();
     parser.addVersionOption();
@@ -60,7 +53,43 @@ int main(int argc, char** argv) {
          {u"picture"_s, u"Write a picture of the window and end."_s, u"file"_s},
          {u"after"_s, u"With --picture: wait so long before, seconds."_s, u"seconds"_s},
          {u"stay"_s, u"With --picture: keep the window up."_s}});
+}
+
+void sayWho() {
+    QCoreApplication::setApplicationName(u"hillrun"_s);
+    QCoreApplication::setOrganizationName(u"hillrun"_s);
+    QCoreApplication::setApplicationVersion(u"0.1.0"_s);
+}
+
+/// Help and version are wanted on machines without a display too. Ends the program when one of them was asked for.
+void answerWithoutDisplay(int argc, char** argv) {
+    const auto asks = [](std::string_view word) {
+        return word == "--help" || word == "-h" || word == "--help-all" || word == "--version" || word == "-v";
+    };
+    if (std::none_of(argv + 1, argv + argc, asks))
+        return;
+    const QCoreApplication application(argc, argv);
+    sayWho();
+    QCommandLineParser parser;
+    describe(parser);
     parser.process(application);
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    std::signal(SIGXFSZ, SIG_IGN); // a file that may not grow is a write error, not the end of the program
+    answerWithoutDisplay(argc, argv);
+    hillrun::GuardedApplication application(argc, argv);
+    sayWho();
+    QApplication::setStyle(u"Fusion"_s);
+
+    QCommandLineParser parser;
+    describe(parser);
+    if (!parser.parse(QApplication::arguments())) {
+        std::fprintf(stderr, "hillrun: %s. Try --help.\n", qPrintable(parser.errorText()));
+        return 2;
+    }
 
     hillrun::DesktopDialogs dialogs;
     hillrun::MainWindow window(dialogs);

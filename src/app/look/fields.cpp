@@ -5,6 +5,7 @@
 #include "app/look/plain_text.h"
 
 #include <cmath>
+#include <QRegularExpression>
 #include <QStyle>
 
 using namespace Qt::StringLiterals;
@@ -17,6 +18,7 @@ NumberField::NumberField(const QString& name, const QString& label, double low, 
     setObjectName(name);
     setAccessibleName(label);
     setToolTip(unit.isEmpty() ? label : u"%1, %2"_s.arg(label, unit));
+    setLocale(QLocale::c()); // numbers are written alike in the whole window
     setDecimals(decimals);
     const double below = low - std::pow(10.0, -decimals); // stands for "not known"
     setRange(below, high);
@@ -48,12 +50,45 @@ std::optional<double> NumberField::number() const {
     return value() <= minimum() ? std::nullopt : std::optional(value());
 }
 
+/// The digits without unit and blanks, the decimal mark as a point. Whole numbers may have thousands marks.
+QString NumberField::plainNumber(const QString& text) const {
+    QString out = text.trimmed();
+    const QString unit = suffix().trimmed();
+    while (!unit.isEmpty() && out.endsWith(unit)) { // twice when it was pasted too
+        out.chop(unit.size());
+        out = out.trimmed();
+    }
+    out.remove(QRegularExpression(u"[\\s'\u2019]"_s));
+    out.replace(u'\u2212', u'-');
+    const QChar mark = out.lastIndexOf(u',') > out.lastIndexOf(u'.') ? u',' : u'.';
+    out.remove(mark == u',' ? u'.' : u',');
+    static const QRegularExpression thousands(u"^[+-]?\\d{1,3}([.,]\\d{3})+$"_s);
+    const bool whole = decimals() == 0 || out.count(mark) > 1;
+    if (whole && thousands.match(out).hasMatch())
+        return out.remove(mark);
+    return out.replace(mark, u'.');
+}
+
+/// Both decimal marks are taken, whatever the desktop's language is.
 QValidator::State NumberField::validate(QString& text, int& position) const {
-    return text.isEmpty() || text == suffix() ? QValidator::Acceptable : QDoubleSpinBox::validate(text, position);
+    if (text.isEmpty() || text == suffix() || text == specialValueText())
+        return QValidator::Acceptable;
+    const QString plain = plainNumber(text);
+    if (decimals() == 0 && plain.contains(u'.')) { // a thousands mark may come of it
+        static const QRegularExpression begun(u"^[+-]?\\d{1,3}\\.\\d{0,2}$"_s);
+        return begun.match(plain).hasMatch() ? QValidator::Intermediate : QValidator::Invalid;
+    }
+    QString read = plain + suffix();
+    int end = static_cast<int>(plain.size());
+    const QValidator::State state = QDoubleSpinBox::validate(read, end);
+    (void)position;
+    return state;
 }
 
 double NumberField::valueFromText(const QString& text) const {
-    return text.isEmpty() || text == suffix() ? minimum() : QDoubleSpinBox::valueFromText(text);
+    if (text.isEmpty() || text == suffix() || text == specialValueText())
+        return minimum();
+    return QDoubleSpinBox::valueFromText(plainNumber(text) + suffix());
 }
 
 Panel makePanel(const QString& title, QWidget* parent) {

@@ -11,7 +11,8 @@
 
 namespace hillrun {
 
-/// A number that may be unknown: the empty field is a dash. `edited` comes once, when the user is done with it.
+/// A number that may be unknown: the empty field is a dash. Written with a decimal point; typed or pasted with a point
+/// or a comma. `edited` comes once, when the user is done with it.
 class NumberField : public QDoubleSpinBox {
     Q_OBJECT
 public:
@@ -29,6 +30,7 @@ protected:
     [[nodiscard]] double valueFromText(const QString& text) const override;
 
 private:
+    [[nodiscard]] QString plainNumber(const QString& text) const;
     std::optional<double> m_shown;
 };
 

@@ -102,6 +102,18 @@ TEST_CASE("a curve from the wheel is not compared with one from the crank") {
               .find("cannot be compared: one was measured at the crank, the other at the wheel") != std::string::npos);
 }
 
+TEST_CASE("a mean of curves from different sheets says what all of them were") {
+    Pull other = givenPull("p02", "A", 1.1);
+    other.given.corrected = Standard::Din70020;
+    Pull aside = givenPull("p03", "A", 1.2);
+    aside.given.corrected = Standard::SaeJ607;
+    aside.use = false;
+    const DayAnalysis a = analysed(dayOf({givenPull("p01", "A", 1.0), other, givenPull("p04", "A", 1.0), aside}));
+    REQUIRE(a.findBuild("A"));
+    CHECK(a.findBuild("A")->given == "a curve only, corrected to SAE J1349, smoothing not known and a curve only, "
+                                     "corrected to DIN 70020, smoothing not known");
+}
+
 TEST_CASE("of peaks alone power counts where no torque is known") {
     Pull peaks = givenPull("p01", "A", 1.0);
     const double nan = std::nan("");

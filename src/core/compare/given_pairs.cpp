@@ -30,6 +30,16 @@ std::vector<const Curve*> givenCurvesOf(const DayAnalysis& out, const TestDay& d
     return curves;
 }
 
+/// What is known of the curves of a build, each kind once: its mean may mix them.
+std::string givenTextsOf(const DayAnalysis& out, const TestDay& day, const std::string& build) {
+    std::string texts;
+    for (size_t i = 0; i < day.pulls.size(); ++i)
+        if (const std::string text = givenText(day.pulls[i]);
+            day.pulls[i].build == build && isAside(day.pulls[i], out.pulls[i]) && texts.find(text) == std::string::npos)
+            texts += (texts.empty() ? "" : " and ") + text;
+    return texts;
+}
+
 /// Where nothing was fitted: a grid that holds every given curve.
 void makeGrid(DayAnalysis& out, const TestDay& day) {
     double low = std::numeric_limits<double>::infinity();
@@ -174,9 +184,7 @@ void addGivenPairs(DayAnalysis& out, const TestDay& day) {
         if (curves.empty() || out.findBuild(build.id))
             continue;
         BuildResult own = meanOf(curves, out.rpm, build.id);
-        for (const Pull& pull : day.pulls)
-            if (pull.build == build.id && pull.use && own.given.empty())
-                own.given = givenText(pull);
+        own.given = givenTextsOf(out, day, build.id);
         out.builds.push_back(std::move(own));
     }
     const auto inOrder = [&](const BuildResult& a, const BuildResult& b) {

@@ -287,6 +287,12 @@ TEST_CASE("lines are traced point by point, points taken away, ends cut off, ste
     click(dialog, {500.0, 690.0}); // far below: no engine has that, and the marks are not moved by it
     CHECK(dialog->trace().marks[0].at->y == Approx(600.0).margin(1.0));
     part<QPushButton>(dialog, "anotherLine")->click();
+    CHECK(isTorque({dialog->trace().lines[1].unit, {}})); // the torque beside this power
+    CHECK(dialog->trace().lines[1].build == "A");
+    part<QPushButton>(dialog, "anotherLine")->click();
+    CHECK_FALSE(isTorque({dialog->trace().lines[2].unit, {}})); // then the other build's power
+    CHECK(dialog->trace().lines[2].build == "B");
+    part<QPushButton>(dialog, "removeLine")->click();
     part<QPushButton>(dialog, "removeLine")->click();
     CHECK(dialog->trace().lines.size() == 1);
     QTest::keyClick(dialog, Qt::Key_Escape); // one key does not throw the work away

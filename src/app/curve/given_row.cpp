@@ -57,14 +57,20 @@ std::optional<MeasuredAt> GivenRow::measuredAt() const {
     return index > 0 ? std::optional(static_cast<MeasuredAt>(index - 1)) : std::nullopt;
 }
 
+QStringList buildChoices(const TestDay& day) {
+    QStringList out;
+    for (const Build& build : day.builds)
+        out << qs(build.id);
+    for (const char letter : {'A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'})
+        if (const QString id = QString(QLatin1Char(letter)); !out.contains(id))
+            out << id;
+    return out;
+}
+
 QComboBox* makeBuildBox(const TestDay& day, const std::string& chosen, QWidget* parent) {
     auto* box = new QComboBox(parent);
     box->setEditable(true);
-    for (const Build& build : day.builds)
-        box->addItem(qs(build.id));
-    for (const char letter : {'A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'})
-        if (box->findText(QString(QLatin1Char(letter))) < 0)
-            box->addItem(QString(QLatin1Char(letter)));
+    box->addItems(buildChoices(day));
     box->setCurrentText(qs(chosen));
     return box;
 }

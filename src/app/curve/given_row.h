@@ -30,7 +30,9 @@ private:
     QComboBox* m_measuredAt = nullptr;
 };
 
-/// A choice among the day's builds and new letters; the text is the build's id.
+/// The ids of the day's builds, then letters that are free.
+QStringList buildChoices(const TestDay& day);
+/// A choice among them; the text is the build's id.
 QComboBox* makeBuildBox(const TestDay& day, const std::string& chosen, QWidget* parent);
 
 } // namespace hillrun

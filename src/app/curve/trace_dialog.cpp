@@ -260,10 +260,9 @@ void TraceDialog::addLine() {
         line.unit = wasTorque ? power : torque;
         line.onRightAxis = m_trace.rightAxis && !wasTorque;
         if (wasTorque) {
-            const auto* box = findChild<QComboBox*>(u"buildOfLine0"_s);
-            const int now = box ? box->findText(qs(last.build)) : -1;
-            if (box && now + 1 < box->count())
-                line.build = box->itemText(now + 1).toStdString();
+            const QStringList choices = buildChoices(m_day);
+            if (const qsizetype next = choices.indexOf(qs(last.build)) + 1; next < choices.size())
+                line.build = choices[next].toStdString();
         }
     }
     m_trace.lines.push_back(line);

@@ -16,6 +16,7 @@
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/uniform_int_distribution.hpp>
 #include <catch2/catch.hpp>
+#include <thread>
 
 using namespace hillrun;
 
@@ -230,6 +231,8 @@ TEST_CASE("workers do every piece once, hear a stop and hand on the first failur
             [&](size_t) {
                 if (++begun == 10)
                     stop.request_stop();
+                while (begun >= 10 && !stop.stop_requested()) // the stop counts from when it was said
+                    std::this_thread::yield();
             },
             stop.get_token()));
         CHECK(begun < 10 + static_cast<int>(threads));

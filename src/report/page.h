@@ -58,6 +58,10 @@ struct Page {
     void add(Area area);
 };
 
+/// The words of a page from the top down, one line each, as somebody hears them: without the figures along the axes
+/// (text smaller than `smallest`, points).
+std::string pageText(const Page& page, double smallest = 7.5);
+
 // Colours of the printed page and of builds A..H; the window in light uses the same.
 inline constexpr Colour kInk = 0x1D2A30;
 inline constexpr Colour kQuietInk = 0x5B6B72;

@@ -8,6 +8,7 @@
 #include "support.h"
 
 #include <catch2/catch.hpp>
+#include <QLineEdit>
 #include <QSettings>
 #include <QTest>
 
@@ -65,6 +66,13 @@ inline void beginAnew() {
     std::filesystem::remove_all(keptRoot(), ignored);
 }
 
+/// Types a number into a field, as a person does, and leaves it.
+inline void typeNumber(QLineEdit* field, const QString& text) {
+    field->selectAll();
+    QTest::keyClicks(field, text);
+    QTest::keyClick(field, Qt::Key_Return);
+}
+
 /// Waits for a condition, at most ten seconds.
 template <class Condition> bool waitFor(const Condition& condition, int limit_ms = 10000) {
     return QTest::qWaitFor(condition, limit_ms);
@@ -83,6 +91,7 @@ struct OpenWindow {
     explicit OpenWindow(const std::filesystem::path& source = demoDay()) {
         beginAnew();
         window = std::make_unique<MainWindow>(dialogs);
+        window->resize(1280, 800); // the screen that is not there is smaller
         window->show();
         REQUIRE(QTest::qWaitForWindowActive(window.get()));
         if (source.empty())

@@ -174,7 +174,7 @@ TEST_CASE("losses and inertia are entered with the article and act on every figu
     auto* dialog = w.window->findChild<ArticleDialog*>();
     REQUIRE(dialog);
     dialog->findChild<QComboBox*>(u"lossMethod"_s)->setCurrentIndex(static_cast<int>(LossMethod::Percent));
-    dialog->findChild<NumberField*>(u"lossPercent"_s)->setValue(20.0);
+    test::typeNumber(dialog->findChild<NumberField*>(u"lossPercent"_s), u"20"_s);
     auto* friction = dialog->findChild<QLineEdit*>(u"frictionPower"_s);
     auto* accept = dialog->findChild<QDialogButtonBox*>()->buttons().front();
     friction->setText(u"2500:3.1, 2500"_s);

@@ -429,8 +429,7 @@ TEST_CASE("a table by engine speed is imported as a curve, and what it was corre
     auto* place = part<QComboBox>(dialog, "givenMeasuredAt");
     place->setCurrentIndex(3);
     Q_EMIT place->activated(3);
-    part<NumberField>(dialog, "givenSmoothing")->setValue(200.0);
-    Q_EMIT part<NumberField>(dialog, "givenSmoothing")->edited(200.0);
+    test::typeNumber(part<NumberField>(dialog, "givenSmoothing"), u"200"_s);
     QTest::mouseClick(part<QPushButton>(dialog, "acceptImport"), Qt::LeftButton);
     REQUIRE(w.settled());
     const Pull& pull = w.window->document().day().pulls.back();

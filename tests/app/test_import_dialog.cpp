@@ -67,8 +67,7 @@ TEST_CASE("dropped files are shown, corrected and become pulls") {
     CHECK(part<QComboBox>(dialog, "buildOfPull1")->currentText() == u"B"_s); // the other file's column too
     part<QCheckBox>(dialog, "weatherKnown")->setChecked(true);
     auto* pressure = part<NumberField>(dialog, "importPressure");
-    pressure->setValue(98.3);
-    Q_EMIT pressure->edited(98.3);
+    test::typeNumber(pressure, u"98.3"_s);
     QTest::mouseClick(accept, Qt::LeftButton);
     REQUIRE(w.settled());
     const TestDay& day = w.window->document().day();
@@ -160,8 +159,7 @@ TEST_CASE("a file that cannot be read is put right by hand, kept, and the next o
     CHECK_FALSE(part<QPushButton>(dialog, "acceptImport")->isEnabled());
     CHECK(part<QPlainTextEdit>(dialog, "rawText")->toPlainText().startsWith(u"A0\tA1\n2000\t-80"_s));
     auto* rate = part<NumberField>(dialog, "sampleRate");
-    rate->setValue(50.0);
-    Q_EMIT rate->edited(50.0);
+    test::typeNumber(rate, u"50"_s);
     CHECK(part<QLabel>(dialog, "importProblem")->text().contains(u"no engine speed"_s));
     const auto mean = [&](const char* name, const QString& channel) {
         auto* box = part<QComboBox>(dialog, name);

@@ -99,8 +99,7 @@ TEST_CASE("the place of a log can be set by hand, by number and by dragging, and
     auto* again = part<QPushButton>(dialog, "findLogAgain");
     CHECK_FALSE(again->isEnabled());
     Q_EMIT lag->edited(lag->number());
-    lag->setValue(5.0);
-    Q_EMIT lag->edited(5.0);
+    test::typeNumber(lag, u"5"_s);
     CHECK(part<QTableWidget>(dialog, "logPulls")->item(2, 2)->text().contains(u"by hand"_s));
     const QString off = verdict->text();
     REQUIRE(again->isEnabled());

@@ -42,7 +42,7 @@ struct NewDay : OpenWindow {
         Q_EMIT box->activated(index);
     }
     void type(const char* name, const QString& text) {
-        auto* field = find<QDoubleSpinBox>(name);
+        auto* field = find<NumberField>(name);
         field->setFocus();
         field->selectAll();
         QTest::keyClicks(field, text);
@@ -260,7 +260,7 @@ TEST_CASE("protocol, gear check and windows") {
     CHECK(w.text("gearTable").contains(u"\u25B8\u00A04: 168\u00A0km/h"_s));
     CHECK_FALSE(w.text("gearTable").contains(u'<'));
     CHECK(w.text("gearAdvice").contains(u"Gear 4 is nearest to direct drive"_s));
-    auto* gear = w.find<QDoubleSpinBox>("gearField");
+    auto* gear = w.find<NumberField>("gearField");
     gear->setFocus();
     gear->selectAll();
     QTest::keyClicks(gear, u"5"_s);
@@ -273,7 +273,7 @@ TEST_CASE("protocol, gear check and windows") {
     CHECK_FALSE(w.window->document().day().plan.protocol.gear); // emptied: not known
     QTest::mouseClick(w.find<QPushButton>("addWindowButton"), Qt::LeftButton);
     REQUIRE(w.window->document().day().controlWindows.size() == 3);
-    auto* low = w.find<QDoubleSpinBox>("windowLow2");
+    auto* low = w.find<NumberField>("windowLow2");
     low->setFocus();
     low->selectAll();
     QTest::keyClicks(low, u"75"_s);
@@ -322,7 +322,7 @@ TEST_CASE("the article is edited in one dialog and kept as a card") {
     set("gearRatios", u"3,4 2.05; 1.36"_s);
     dialog->findChild<QComboBox*>(u"fuelKind"_s)->setCurrentIndex(2);
     dialog->findChild<QComboBox*>(u"cellKind"_s)->setCurrentIndex(2);
-    dialog->findChild<NumberField*>(u"displacement"_s)->setValue(2980);
+    test::typeNumber(dialog->findChild<NumberField*>(u"displacement"_s), u"2980"_s);
     dialog->findChild<QCheckBox*>(u"nitrous"_s)->setChecked(true);
     dialog->accept();
     CHECK(w.day().name == "Jets in three steps");

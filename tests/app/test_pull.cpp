@@ -139,7 +139,7 @@ TEST_CASE("weather is typed by hand, and a sea-level figure is questioned") {
     w.window->document().edit(u"x"_s, [](TestDay& day) { day.cell.altitude_m = 640.0; });
     w.window->showPage(Page::Pull);
     auto type = [&](const char* name, const QString& text) {
-        auto* field = w.find<QDoubleSpinBox>(name);
+        auto* field = w.find<NumberField>(name);
         field->setFocus();
         field->selectAll();
         QTest::keyClicks(field, text);
@@ -161,7 +161,7 @@ TEST_CASE("what is typed counts over the station when the operator says so") {
     LiveWindow t({u"--speed"_s, u"10"_s});
     auto* byHand = t.w.find<QCheckBox>("weatherByHand");
     REQUIRE(test::waitFor([&] { return byHand->isVisible(); }));
-    auto* pressure = t.w.find<QDoubleSpinBox>("weatherPressure");
+    auto* pressure = t.w.find<NumberField>("weatherPressure");
     CHECK(pressure->isReadOnly()); // the station fills it in
     QTest::mouseClick(byHand, Qt::LeftButton, {}, QPoint(8, byHand->height() / 2));
     REQUIRE(byHand->isChecked());

@@ -2,8 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/board/board.h"
 
+#include "app/board/board_text.h"
 #include "app/board/label_layout.h"
 
+#include "app/look/scale.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
 
@@ -16,7 +18,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr double kMarkRow = 15.0; ///< pixels between rows of words above the curves
+constexpr double kMarkRow = 15.0; ///< between rows of words above the curves, as drawn
 
 QVector<double> toQt(const std::vector<double>& values) { return {values.begin(), values.end()}; }
 
@@ -32,23 +34,26 @@ protected:
 
 } // namespace
 
+int Board::leftMargin() { return px(58); }
+
+int Board::rightMargin() { return px(44); }
+
 Board::Board(Look& look, const QString& name, QWidget* parent) : QCustomPlot(parent), m_look(look) {
     setObjectName(name);
-    setAccessibleName(name);
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
-    setMinimumHeight(90);
+    setMinimumHeight(px(90));
     setNoAntialiasingOnDrag(true);
     setPlottingHint(QCP::phFastPolylines, true);
     addLayer(u"edges"_s, layer(u"main"_s), QCustomPlot::limAbove);
     addLayer(u"cursor"_s, layer(u"overlay"_s), QCustomPlot::limBelow);
     layer(u"cursor"_s)->setMode(QCPLayer::lmBuffered);
     axisRect()->setAutoMargins(QCP::msNone);
-    axisRect()->setMargins(QMargins(kLeft, 26, kRight, 24));
+    axisRect()->setMargins(QMargins(leftMargin(), px(26), rightMargin(), px(24)));
     m_title = new QCPItemText(this);
     m_title->setLayer(u"overlay"_s);
     m_title->position->setType(QCPItemPosition::ptAbsolute);
-    m_title->position->setCoords(kLeft, 12);
+    m_title->position->setCoords(leftMargin(), px(12));
     m_title->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     m_title->setClipToAxisRect(false);
     xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new GapTicker));
@@ -85,6 +90,12 @@ Board::Board(Look& look, const QString& name, QWidget* parent) : QCustomPlot(par
     applyLook();
     setCursor(std::nullopt, {});
     setEdges(std::nullopt);
+}
+
+QString Board::spokenName() const { return m_content.title.isEmpty() ? tr("empty board") : m_content.title; }
+
+QString Board::spokenText() const {
+    return boardText(m_content, m_cursor && m_cursorText->visible() ? m_cursorText->text() : QString());
 }
 
 void Board::applyLook() {
@@ -134,15 +145,15 @@ void Board::applyLook() {
 
 void Board::setCompact() {
     m_compact = true;
-    axisRect()->setMargins(QMargins(46, 22, 10, 18));
-    m_title->position->setCoords(8, 10);
-    setMinimumHeight(84);
+    axisRect()->setMargins(QMargins(px(46), px(22), px(10), px(18)));
+    m_title->position->setCoords(px(8), px(10));
+    setMinimumHeight(px(84));
     xAxis->ticker()->setTickCount(2);
 }
 
 void Board::resizeEvent(QResizeEvent* event) {
-    constexpr int room = 30; ///< pixels a tick label wants
-    yAxis->ticker()->setTickCount(std::clamp((event->size().height() - 46) / room, 2, 6));
+    const int room = px(30); // that a tick label wants
+    yAxis->ticker()->setTickCount(std::clamp((event->size().height() - px(46)) / room, 2, 6));
     QCustomPlot::resizeEvent(event);
 }
 
@@ -175,7 +186,7 @@ void Board::rebuild() {
     yAxis->grid()->setVisible(!empty);
     xAxis->setTickLabels(m_content.xLabels);
     QMargins margins = axisRect()->margins();
-    margins.setBottom(!m_content.xLabels ? 8 : (m_compact ? 18 : 24));
+    margins.setBottom(!m_content.xLabels ? px(8) : (m_compact ? px(18) : px(24)));
     axisRect()->setMargins(margins);
     m_title->setText(empty ? QString() : m_content.title);
     m_xUnit->setText(empty ? QString() : m_content.xTitle);
@@ -269,10 +280,10 @@ void Board::placeMarks() {
     }
     const std::vector<int> rows = rowsOfWords(spans, 8.0);
     for (size_t i = 0; i < m_marks.size(); ++i) {
-        const double y = axisRect()->top() + 9.0 + kMarkRow * rows[i];
+        const double y = axisRect()->top() + px(9) + px(kMarkRow) * rows[i];
         const double x = xAxis->coordToPixel(m_content.marks[i].x);
         m_marks[i].first->position->setCoords(spans[i].first, y);
-        m_marks[i].second->start->setCoords(x, y + 8.0);
+        m_marks[i].second->start->setCoords(x, y + px(8));
     }
 }
 
@@ -354,7 +365,7 @@ void Board::placeLabels() {
         m_title->setText(QFontMetrics(fonts::text(11))
                              .elidedText(m_content.title, Qt::ElideRight,
                                          width() - static_cast<int>(m_title->position->coords().x()) - 6));
-    m_xUnit->position->setCoords(axisRect()->right() + 12, axisRect()->bottom() + 14);
+    m_xUnit->position->setCoords(axisRect()->right() + px(12), axisRect()->bottom() + px(14));
     const QFontMetrics metrics(fonts::text(11));
     for (int i = 0; i < itemCount(); ++i) { // a word wider than its stretch is left out
         auto* word = qobject_cast<QCPItemText*>(item(i));
@@ -383,7 +394,7 @@ void Board::placeLabels() {
     std::vector<double> pixels;
     for (const Place& place : places)
         pixels.push_back(place.y);
-    spreadLabels(pixels, 15.0, axisRect()->top(), axisRect()->bottom());
+    spreadLabels(pixels, px(15), axisRect()->top(), axisRect()->bottom());
     for (size_t i = 0; i < places.size(); ++i)
         places[i].item->position->setCoords(places[i].x, pixels[i]);
 }

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/look/accessible.h"
 #include "app/look/theme.h"
 #include "core/day/test_day.h"
 
@@ -67,12 +68,12 @@ struct BoardContent {
 
 /// The plot: curves with direct labels, bands, one shared cursor, a stretch that can be dragged out, and two edges that
 /// can be moved. The cursor lies on a layer of its own, so that moving it repaints nothing else.
-class Board : public QCustomPlot {
+class Board : public QCustomPlot, public SpokenPicture {
     Q_OBJECT
 public:
     /// Margins shared by all boards, so that their axes line up.
-    static constexpr int kLeft = 58;
-    static constexpr int kRight = 44;
+    static int leftMargin();
+    static int rightMargin();
 
     Board(Look& look, const QString& name, QWidget* parent = nullptr);
 
@@ -88,6 +89,8 @@ public:
     void setStretchable(bool on) { m_stretchable = on; }
     /// Pixel of an x value, and back, in widget coordinates.
     [[nodiscard]] double pixelOf(double x) const { return xAxis->coordToPixel(x); }
+    [[nodiscard]] QString spokenName() const override;
+    [[nodiscard]] QString spokenText() const override;
 
 Q_SIGNALS:
     void cursorMoved(double x);

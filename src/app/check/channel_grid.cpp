@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/check/channel_grid.h"
 
+#include "app/look/scale.h"
+
 #include <QResizeEvent>
 
 using namespace Qt::StringLiterals;
@@ -30,7 +32,7 @@ void ChannelGrid::show(std::vector<ChannelTile> tiles) {
     while (m_boards.size() < m_tiles.size()) {
         auto* board = new Board(m_look, u"tile%1"_s.arg(m_boards.size()), m_inside);
         board->setCompact();
-        board->setFixedHeight(kTileHeight);
+        board->setFixedHeight(px(kTileHeight));
         connect(board, &Board::cursorMoved, this, &ChannelGrid::cursorMoved);
         m_boards.push_back(board);
         m_columns = 0; // to be arranged anew
@@ -41,7 +43,6 @@ void ChannelGrid::show(std::vector<ChannelTile> tiles) {
         if (!shown)
             continue;
         m_boards[i]->setContent(m_tiles[i].board);
-        m_boards[i]->setAccessibleName(m_tiles[i].board.title);
         m_boards[i]->setToolTip(QString::fromStdString(m_tiles[i].note));
     }
     arrange();

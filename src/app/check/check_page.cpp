@@ -4,7 +4,9 @@
 
 #include "app/look/fields.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
+#include "app/look/wrap_layout.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
 #include "core/pull/curve_rows.h"
@@ -25,13 +27,13 @@ CheckPage::CheckPage(DayDocument& document, Selection& selection, Look& look, Ac
       m_actions(actions) {
     setObjectName(u"checkPage"_s);
     auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(16, 12, 16, 12);
+    layout->setContentsMargins(px(16), px(12), px(16), px(12));
     m_split = new QSplitter(Qt::Horizontal, this);
     m_split->setObjectName(u"checkSplit"_s);
     m_split->addWidget(makeLeft(actions));
     m_split->addWidget(makeRight(actions));
     m_split->setStretchFactor(1, 1);
-    m_split->setSizes({400, 740});
+    m_split->setSizes({px(400), px(740)});
     m_split->setChildrenCollapsible(false);
     layout->addWidget(m_split);
     connectFindings();
@@ -47,7 +49,7 @@ QWidget* CheckPage::makeLeft(ActionRegistry& actions) {
     auto* left = new QWidget(this);
     auto* column = new QVBoxLayout(left);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(8);
+    column->setSpacing(px(8));
     m_pulls = new PullModel(m_document, m_selection, this);
     m_table = new QTableView(left);
     m_table->setObjectName(u"pullTable"_s);
@@ -60,14 +62,14 @@ QWidget* CheckPage::makeLeft(ActionRegistry& actions) {
     m_table->setTabKeyNavigation(false);
     m_table->setWordWrap(false);
     m_table->verticalHeader()->hide();
-    m_table->verticalHeader()->setDefaultSectionSize(26);
+    m_table->verticalHeader()->setDefaultSectionSize(px(26));
     m_table->horizontalHeader()->setHighlightSections(false);
     m_table->horizontalHeader()->setStretchLastSection(true);
     m_table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     const int widths[] = {76, 48, 66, 74};
     for (int i = 0; i < 4; ++i)
-        m_table->setColumnWidth(i, widths[i]);
-    m_table->setMinimumWidth(360);
+        m_table->setColumnWidth(i, px(widths[i]));
+    m_table->setMinimumWidth(px(360));
     connect(m_table->selectionModel(), &QItemSelectionModel::currentRowChanged, this,
             [this](const QModelIndex& current) {
                 if (current.isValid())
@@ -83,8 +85,8 @@ QWidget* CheckPage::makeSlip(ActionRegistry& actions) {
     slip->setObjectName(u"slip"_s);
     slip->setProperty("panel", true);
     auto* column = new QVBoxLayout(slip);
-    column->setContentsMargins(12, 8, 8, 8);
-    column->setSpacing(6);
+    column->setContentsMargins(px(12), px(8), px(8), px(8));
+    column->setSpacing(px(6));
     m_head = new PlainLabel(slip);
     m_head->setObjectName(u"slipText"_s);
     m_head->setWordWrap(true);
@@ -106,10 +108,9 @@ QWidget* CheckPage::makeSlip(ActionRegistry& actions) {
 }
 
 QWidget* CheckPage::makeTools(ActionRegistry& actions) {
-    auto* tools = new QWidget(this);
-    auto* row = new QHBoxLayout(tools);
-    row->setContentsMargins(8, 2, 8, 2);
-    row->setSpacing(2);
+    auto* tools = new WrapRow(2, this);
+    WrapLayout* row = tools->row();
+    row->setContentsMargins(px(8), 2, px(8), 2);
     const auto add = [&](const char* id) {
         auto* button = new QToolButton(tools);
         button->setDefaultAction(actions.get(id));
@@ -123,12 +124,10 @@ QWidget* CheckPage::makeTools(ActionRegistry& actions) {
         actions.get(id)->setCheckable(true);
         add(id);
     }
-    row->addSpacing(16);
     for (const char* id : {"check.raw", "check.beside"}) {
         actions.get(id)->setCheckable(true);
         add(id);
     }
-    row->addStretch(1);
     add("check.copy_picture");
     add("check.copy_table");
     return tools;
@@ -185,7 +184,7 @@ QWidget* CheckPage::makeLower() {
     m_numberView->setTabKeyNavigation(false);
     m_numberView->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_numberView->verticalHeader()->hide();
-    m_numberView->verticalHeader()->setDefaultSectionSize(24);
+    m_numberView->verticalHeader()->setDefaultSectionSize(px(24));
     m_numberView->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
     m_numberView->horizontalHeader()->setHighlightSections(false);
     m_numberView->setHorizontalScrollMode(QAbstractItemView::ScrollPerPixel);

@@ -3,6 +3,7 @@
 #include "app/check/finding_list.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <cmath>
@@ -26,8 +27,8 @@ void FindingList::show(std::vector<Finding> findings, bool offers) {
     m_inside = new QWidget;
     m_inside->setProperty("panelInside", true);
     auto* column = new QVBoxLayout(m_inside);
-    column->setContentsMargins(0, 0, 4, 0);
-    column->setSpacing(6);
+    column->setContentsMargins(0, 0, px(4), 0);
+    column->setSpacing(px(6));
     for (const Finding& finding : m_findings)
         addRow(finding, offers);
     column->addStretch(1);
@@ -54,7 +55,7 @@ void FindingList::addRow(const Finding& finding, bool offers) {
     label->setStyleSheet(u"color: %1;%2"_s.arg(
         colour.name(), finding.weight == SlipWeight::Warning ? u" font-weight: bold;"_s : QString()));
     auto* row = new QVBoxLayout;
-    row->setSpacing(3);
+    row->setSpacing(px(3));
     row->addWidget(label);
     if (offers)
         addOffers(finding, row);
@@ -63,7 +64,7 @@ void FindingList::addRow(const Finding& finding, bool offers) {
 
 void FindingList::addOffers(const Finding& finding, QVBoxLayout* row) {
     auto* line = new QHBoxLayout;
-    line->setSpacing(4);
+    line->setSpacing(px(4));
     int buttons = 0;
     auto offer = [&](const QString& name, const QString& text, const QString& tip, const auto& run) {
         auto* button = new QToolButton(m_inside);

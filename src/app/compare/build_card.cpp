@@ -3,6 +3,7 @@
 #include "app/compare/build_card.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
@@ -34,11 +35,11 @@ BuildCard::BuildCard(Look& look, const QString& role, const QString& name, QWidg
     m_facts->setProperty("small", true);
     m_facts->setWordWrap(true);
     auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(12, 6, 6, 6);
+    layout->setContentsMargins(px(12), px(6), px(6), px(6));
     layout->setSpacing(0);
     layout->addWidget(m_choice);
     auto* inner = new QHBoxLayout;
-    inner->setContentsMargins(9, 0, 4, 2);
+    inner->setContentsMargins(px(9), 0, px(4), 2);
     inner->addWidget(m_facts);
     layout->addLayout(inner);
     connect(m_choice, &QComboBox::activated, this,

@@ -2,8 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/compare_page.h"
 
+#include "app/look/elided_label.h"
 #include "app/look/fields.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
@@ -53,8 +55,8 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"comparePage"_s);
     auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(16, 12, 16, 12);
-    layout->setSpacing(8);
+    layout->setContentsMargins(px(16), px(12), px(16), px(12));
+    layout->setSpacing(px(8));
     layout->addWidget(makeHead());
     m_split = new QSplitter(Qt::Horizontal, this);
     m_split->setObjectName(u"compareSplit"_s);
@@ -62,7 +64,7 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     m_split->addWidget(makeSide(actions));
     m_split->setStretchFactor(0, 1);
     m_split->setStretchFactor(1, 0);
-    m_split->setSizes({772, 380});
+    m_split->setSizes({px(772), px(380)});
     m_split->setChildrenCollapsible(false);
     layout->addWidget(m_split, 1);
     connectParts();
@@ -73,14 +75,14 @@ QWidget* ComparePage::makeHead() {
     auto* head = new QWidget(this);
     auto* row = new QHBoxLayout(head);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(12);
+    row->setSpacing(px(12));
     m_answerMark = new QWidget(head);
     m_answerMark->setObjectName(u"answerMark"_s);
-    m_answerMark->setFixedWidth(6);
+    m_answerMark->setFixedWidth(px(6));
     m_answerMark->setAutoFillBackground(true);
     m_answer = makeLabel(u"answer"_s, head);
-    m_answer->setAccessibleName(tr("Answer"));
-    m_answer->setMinimumHeight(30);
+    m_answer->setAccessibleDescription(tr("Answer")); // its name is the sentence
+    m_answer->setMinimumHeight(px(30));
     m_caution = makeLabel(u"caution"_s, head);
     m_caution->setProperty("quiet", true);
     auto* words = new QVBoxLayout;
@@ -101,11 +103,11 @@ QWidget* ComparePage::makeBoards() {
     auto* frame = new QFrame(this);
     frame->setProperty("panel", true);
     auto* column = new QVBoxLayout(frame);
-    column->setContentsMargins(1, 4, 1, 1);
+    column->setContentsMargins(1, px(4), 1, 1);
     column->setSpacing(0);
     m_tools = new QWidget(frame);
     auto* tools = new QHBoxLayout(m_tools);
-    tools->setContentsMargins(8, 2, 8, 0);
+    tools->setContentsMargins(px(8), 2, px(8), 0);
     m_school = new QComboBox(frame);
     m_school->setObjectName(u"schoolChoice"_s);
     m_school->setAccessibleName(tr("Show as"));
@@ -117,11 +119,12 @@ QWidget* ComparePage::makeBoards() {
     m_quantity->setProperty("flat", true);
     tools->addWidget(m_school);
     tools->addWidget(m_quantity);
-    tools->addStretch(1);
-    auto* hint = new PlainLabel(tr("drag across the curves to add a band"), frame);
+    auto* hint = new ElidedLabel(frame);
+    hint->setFullText(tr("drag across the curves to add a band"));
+    hint->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     hint->setProperty("quiet", true);
     hint->setProperty("small", true);
-    tools->addWidget(hint);
+    tools->addWidget(hint, 1);
     column->addWidget(m_tools);
     m_curves = new Board(m_look, u"curvesBoard"_s, frame);
     m_curves->setStretchable(true);
@@ -138,8 +141,8 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     auto* inside = new QWidget(this);
     inside->setObjectName(u"compareSide"_s);
     auto* column = new QVBoxLayout(inside);
-    column->setContentsMargins(8, 0, 4, 0);
-    column->setSpacing(8);
+    column->setContentsMargins(px(8), 0, px(4), 0);
+    column->setSpacing(px(8));
     m_fromCard = new BuildCard(m_look, tr("From: the build that is compared against"), u"fromCard"_s, inside);
     m_toCard = new BuildCard(m_look, tr("To: the build that is looked at"), u"toCard"_s, inside);
     auto* swap = new QToolButton(inside);
@@ -147,14 +150,14 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     swap->setObjectName(u"swapButton"_s);
     swap->setDefaultAction(actions.get("compare.swap"));
     swap->setToolButtonStyle(Qt::ToolButtonIconOnly);
-    swap->setIconSize({20, 20});
+    swap->setIconSize({px(20), px(20)});
     swap->setAccessibleName(tr("Swap the two builds"));
     auto* cards = new QVBoxLayout;
-    cards->setSpacing(4);
+    cards->setSpacing(px(4));
     cards->addWidget(m_fromCard);
     cards->addWidget(m_toCard);
     auto* pair = new QHBoxLayout;
-    pair->setSpacing(6);
+    pair->setSpacing(px(6));
     pair->addLayout(cards, 1);
     pair->addWidget(swap, 0, Qt::AlignVCenter);
     column->addLayout(pair);
@@ -172,7 +175,7 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     m_bandTable->setAccessibleName(tr("Average differences by band"));
     m_bandTable->setModel(m_bands);
     m_bandTable->verticalHeader()->hide();
-    m_bandTable->verticalHeader()->setDefaultSectionSize(26);
+    m_bandTable->verticalHeader()->setDefaultSectionSize(px(26));
     m_bandTable->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
     m_bandTable->horizontalHeader()->setStretchLastSection(true);
     m_bandTable->horizontalHeader()->setHighlightSections(false);
@@ -180,7 +183,7 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     m_bandTable->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_bandTable->setTabKeyNavigation(false);
     m_bandTable->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    m_bandTable->horizontalHeader()->setMinimumSectionSize(40);
+    m_bandTable->horizontalHeader()->setMinimumSectionSize(px(40));
     m_bandTable->installEventFilter(this);
     column->addWidget(m_bandTable);
     m_peaks = makeLabel(u"peakText"_s, inside);
@@ -193,7 +196,7 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setMinimumWidth(340);
+    scroll->setMinimumWidth(px(340));
     return scroll;
 }
 
@@ -326,7 +329,7 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
     setWarning(m_like, differs);
     m_bands->setRows(comparison ? bandRows(*comparison, now) : std::vector<BandRow>{});
     m_bandTable->setVisible(comparison != nullptr);
-    m_bandTable->setFixedHeight(34 + 26 * std::clamp(m_bands->rowCount(), 1, 9));
+    m_bandTable->setFixedHeight(px(34) + px(26) * std::clamp(m_bands->rowCount(), 1, 9));
     m_peaks->setText(comparison ? peakLines(*comparison, now).join(u'\n') : QString());
     bool warns = false;
     m_leftOut->setText(analysis && !analysis->pulls.empty() ? leftOutText(*analysis, &warns) : QString());

@@ -3,6 +3,9 @@
 #include "app/compare/gain_ribbon.h"
 
 #include "app/board/board.h"
+#include "app/look/scale.h"
+#include "app/look/words.h"
+#include "core/compare/sentence.h"
 
 #include <QPainter>
 
@@ -12,10 +15,21 @@ namespace hillrun {
 
 GainRibbon::GainRibbon(Look& look, QWidget* parent) : QWidget(parent), m_look(look) {
     setObjectName(u"gainRibbon"_s);
-    setAccessibleName(tr("Gain ribbon"));
     setToolTip(tr("Where the change gives, where it costs, and where nobody can tell yet"));
-    setFixedHeight(22);
+    setFixedHeight(px(22));
     connect(&m_look, &Look::changed, this, [this] { update(); });
+}
+
+/// "cannot tell from 2 300 to 2 900 rpm; gain from 2 900 to 6 400 rpm"
+QString GainRibbon::spokenText() const {
+    QStringList out;
+    for (const Region& region : m_regions) {
+        const QString kind = region.kind == RegionKind::Gain   ? tr("gain")
+                             : region.kind == RegionKind::Loss ? tr("loss")
+                                                               : tr("cannot tell");
+        out << tr("%1 from %2 to %3 rpm").arg(kind, qs(rpmText(region.range_rpm.low)), qs(rpmText(region.range_rpm.high)));
+    }
+    return out.isEmpty() ? tr("nothing to show") : out.join(u"; "_s);
 }
 
 void GainRibbon::setRegions(std::vector<Region> regions, const RpmRange& axis, double step_rpm) {
@@ -31,8 +45,8 @@ void GainRibbon::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), t.panel);
     if (!(m_axis.high > m_axis.low))
         return;
-    const double left = Board::kLeft;
-    const double wide = width() - Board::kLeft - Board::kRight;
+    const double left = Board::leftMargin();
+    const double wide = width() - Board::leftMargin() - Board::rightMargin();
     auto xOf = [&](double rpm) {
         return left + wide * (std::clamp(rpm, m_axis.low, m_axis.high) - m_axis.low) / (m_axis.high - m_axis.low);
     };

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/look/accessible.h"
 #include "app/look/theme.h"
 #include "core/compare/comparison.h"
 
@@ -10,10 +11,12 @@
 namespace hillrun {
 
 /// Gain, loss and unresolved along the rpm axis of the boards above and below it; told apart by shade and hatch too.
-class GainRibbon : public QWidget {
+class GainRibbon : public QWidget, public SpokenPicture {
     Q_OBJECT
 public:
     explicit GainRibbon(Look& look, QWidget* parent = nullptr);
+    [[nodiscard]] QString spokenName() const override { return tr("Gain ribbon"); }
+    [[nodiscard]] QString spokenText() const override;
     void setRegions(std::vector<Region> regions, const RpmRange& axis, double step_rpm);
 
 protected:

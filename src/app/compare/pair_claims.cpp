@@ -3,6 +3,7 @@
 #include "app/compare/pair_claims.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <algorithm>
@@ -24,7 +25,7 @@ PairClaims::PairClaims(DayDocument& document, Selection& selection, QWidget* par
     words->setProperty("quiet", true);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(6);
+    row->setSpacing(px(6));
     row->addWidget(m_named);
     row->addStretch(1);
     row->addWidget(words);

@@ -3,6 +3,7 @@
 #include "app/compare/pair_offers.h"
 
 #include "app/document/day_document.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <QPushButton>
@@ -15,7 +16,7 @@ namespace hillrun {
 PairOffers::PairOffers(DayDocument& document, QWidget* parent) : QWidget(parent), m_document(document) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(4);
+    column->setSpacing(px(4));
 }
 
 void PairOffers::show(const DayAnalysis* analysis, const Comparison* comparison) {

@@ -4,6 +4,7 @@
 
 #include "app/curve/trace_words.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 
 #include <QLineEdit>
 #include <QSignalBlocker>
@@ -15,8 +16,8 @@ namespace hillrun {
 TraceAxesPanel::TraceAxesPanel(QWidget* parent) : QWidget(parent) {
     auto* grid = new QGridLayout(this);
     grid->setContentsMargins(0, 0, 0, 0);
-    grid->setHorizontalSpacing(6);
-    grid->setVerticalSpacing(4);
+    grid->setHorizontalSpacing(px(6));
+    grid->setVerticalSpacing(px(4));
     grid->addWidget(new PlainLabel(tr("Speed axis, rpm"), this), 0, 0);
     grid->addWidget(new PlainLabel(tr("Left axis"), this), 1, 0);
     m_rightAxis = new QCheckBox(tr("Right axis"), this);
@@ -37,17 +38,17 @@ void TraceAxesPanel::addRow(QGridLayout* grid, int row, SheetMark low) {
             i == 0 ? tr("lower mark of the %1").arg(axisName(mark)) : tr("upper mark of the %1").arg(axisName(mark));
         auto* field = new NumberField(u"axisValue%1"_s.arg(number), label, -100000.0, 100000.0,
                                       low == SheetMark::SpeedLow ? 0 : 1, {}, this);
-        field->setMinimumWidth(84);
+        field->setMinimumWidth(px(84));
         m_values[number] = field;
         connect(field, &NumberField::edited, this,
                 [this, mark](std::optional<double> value) { Q_EMIT valueEdited(mark, value); });
-        connect(field->findChild<QLineEdit*>(), &QLineEdit::returnPressed, this, &TraceAxesPanel::typed);
+        connect(field, &QLineEdit::returnPressed, this, &TraceAxesPanel::typed);
         auto* set = new QPushButton(tr("Set"), this);
         set->setObjectName(u"setMark%1"_s.arg(number));
         set->setAccessibleName(tr("Set the %1").arg(label));
         set->setAutoDefault(false);
         set->setCheckable(true);
-        set->setMaximumWidth(52);
+        set->setMaximumWidth(px(52));
         m_setters[number] = set;
         connect(set, &QPushButton::clicked, this, [this, mark] { Q_EMIT setAsked(mark); });
         grid->addWidget(field, row, 1 + 2 * i);

@@ -3,6 +3,7 @@
 #include "app/curve/trace_dialog.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 
@@ -30,8 +31,8 @@ TraceDialog::TraceDialog(const TestDay& day, SheetFile sheet, const DisplayUnits
     const QSize wanted(1180, 740);
     resize(parent ? wanted.boundedTo(parent->window()->size() - QSize(16, 16)) : wanted);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 14, 16, 14);
-    column->setSpacing(8);
+    column->setContentsMargins(px(16), px(14), px(16), px(14));
+    column->setSpacing(px(8));
     m_title = new PlainLabel(this);
     m_title->setObjectName(u"traceNext"_s);
     m_title->setProperty("title", true);
@@ -68,8 +69,8 @@ TraceDialog::TraceDialog(const TestDay& day, SheetFile sheet, const DisplayUnits
 QWidget* TraceDialog::makeRight() {
     auto* right = new QWidget(this);
     auto* column = new QVBoxLayout(right);
-    column->setContentsMargins(8, 0, 0, 0);
-    column->setSpacing(8);
+    column->setContentsMargins(px(8), 0, 0, 0);
+    column->setSpacing(px(8));
     m_axes = new TraceAxesPanel(right);
     connect(m_axes, &TraceAxesPanel::valueEdited, this, [this](SheetMark mark, std::optional<double> value) {
         remember();

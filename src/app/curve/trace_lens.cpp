@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/curve/trace_lens.h"
 
+#include "app/look/scale.h"
+
 #include <QPainter>
 
 namespace hillrun {
@@ -12,7 +14,7 @@ constexpr double kTimes = 8.0; ///< as large as in the picture
 } // namespace
 
 TraceLens::TraceLens(const Theme& theme, QWidget* parent) : QWidget(parent), m_theme(theme) {
-    setMinimumHeight(120);
+    setMinimumHeight(px(120));
     setAccessibleName(tr("The pixels around the pointer"));
 }
 

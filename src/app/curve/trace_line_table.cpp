@@ -4,6 +4,7 @@
 
 #include "app/curve/given_row.h"
 #include "app/import/column_table.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <algorithm>
@@ -26,7 +27,7 @@ TraceLineTable::TraceLineTable(const TestDay& day, const Theme& theme, QWidget* 
     setAccessibleName(tr("Lines of the sheet"));
     const int widths[] = {76, 128, 76};
     for (int i = 0; i < 3; ++i)
-        setColumnWidth(i, widths[i]);
+        setColumnWidth(i, px(widths[i]));
     connect(this, &QTableWidget::currentCellChanged, this, [this](int row) {
         if (row >= 0)
             Q_EMIT picked(static_cast<size_t>(row));

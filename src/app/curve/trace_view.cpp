@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/curve/trace_view.h"
 
+#include "app/look/scale.h"
+
 #include <algorithm>
 #include <cmath>
 #include <QKeyEvent>
@@ -38,9 +40,19 @@ QPointF labelOffset(TraceAxis axis, QSizeF size) {
 TraceView::TraceView(const Theme& theme, QWidget* parent) : QWidget(parent), m_theme(theme) {
     setMouseTracking(true);
     setFocusPolicy(Qt::StrongFocus);
-    setMinimumSize(320, 240);
+    setMinimumSize(px(320), px(240));
     setCursor(Qt::CrossCursor);
-    setAccessibleName(tr("The sheet. Arrow keys move the pointer, Enter points."));
+}
+
+QString TraceView::spokenText() const {
+    QStringList out;
+    for (const TraceMark& mark : m_marks)
+        out << tr("mark %1 at %2, %3").arg(mark.label).arg(mark.at.x, 0, 'f', 0).arg(mark.at.y, 0, 'f', 0);
+    for (size_t i = 0; i < m_lines.size(); ++i)
+        out << tr("line %1: %2 points").arg(i + 1).arg(m_lines[i].points.size());
+    if (m_pointer)
+        out << tr("pointer at %1, %2").arg(m_pointer->x, 0, 'f', 0).arg(m_pointer->y, 0, 'f', 0);
+    return out.isEmpty() ? tr("nothing marked yet") : out.join(u"; "_s);
 }
 
 void TraceView::setImage(const QImage& image) {

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/look/accessible.h"
 #include "app/look/theme.h"
 #include "core/trace/picture.h"
 
@@ -31,7 +32,7 @@ struct TraceLine {
 
 /// The sheet, with what was marked and traced on it. The wheel and + and - zoom, the middle button drags the sheet, 0
 /// shows all of it. The arrow keys move the pointer by a pixel (with Shift by ten), Enter or Space point.
-class TraceView : public QWidget {
+class TraceView : public QWidget, public SpokenPicture {
     Q_OBJECT
 public:
     explicit TraceView(const Theme& theme, QWidget* parent = nullptr);
@@ -40,6 +41,10 @@ public:
     void setPlacing(bool on) { m_placing = on; }
     void setOverlay(std::vector<TraceMark> marks, std::vector<TraceLine> lines);
     [[nodiscard]] std::optional<PicturePoint> pointer() const { return m_pointer; }
+    [[nodiscard]] QString spokenName() const override {
+        return tr("The sheet. Arrow keys move the pointer, Enter points.");
+    }
+    [[nodiscard]] QString spokenText() const override;
     /// Where a place of the picture lies in the widget.
     [[nodiscard]] QPointF onScreen(PicturePoint place) const;
 

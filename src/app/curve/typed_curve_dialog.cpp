@@ -4,6 +4,7 @@
 
 #include "app/import/column_table.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "core/trace/sheet_check.h"
@@ -40,8 +41,8 @@ TypedCurveDialog::TypedCurveDialog(const TestDay& day, const DisplayUnits& units
     const QSize wanted(1000, 640);
     resize(parent ? wanted.boundedTo(parent->window()->size() - QSize(16, 16)) : wanted);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 14, 16, 14);
-    column->setSpacing(8);
+    column->setContentsMargins(px(16), px(14), px(16), px(14));
+    column->setSpacing(px(8));
     auto* title =
         new PlainLabel(tr("Type or paste what the sheet says. Peaks alone will do: power at one speed, torque "
                           "at another."),
@@ -58,10 +59,10 @@ TypedCurveDialog::TypedCurveDialog(const TestDay& day, const DisplayUnits& units
     m_table->setSelectionMode(QAbstractItemView::ExtendedSelection);
     m_table->setSelectionBehavior(QAbstractItemView::SelectItems);
     m_table->setFont(fonts::numbers(13));
-    m_table->setFixedWidth(400);
+    m_table->setFixedWidth(px(400));
     m_table->setShowGrid(true);
-    m_table->setColumnWidth(0, 146);
-    m_table->setColumnWidth(1, 110);
+    m_table->setColumnWidth(0, px(146));
+    m_table->setColumnWidth(1, px(110));
     m_table->setTabKeyNavigation(true);
     m_table->installEventFilter(this);
     connect(m_table, &QTableWidget::cellChanged, this, &TypedCurveDialog::refresh);
@@ -94,7 +95,7 @@ QLayout* TypedCurveDialog::makeHead(const TestDay& day, const DisplayUnits& unit
     m_build->setObjectName(u"typedBuild"_s);
     m_build->setAccessibleName(tr("Build of the curve"));
     row->addWidget(m_build);
-    row->addSpacing(16);
+    row->addSpacing(px(16));
     row->addWidget(new PlainLabel(tr("Power in"), this));
     m_power = unitBox(u"typedPowerUnit"_s, tr("Unit of the power"), {u"kW"_s, u"hp"_s, u"PS"_s},
                       static_cast<int>(units.power), this);

@@ -2,6 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/column_table.h"
 
+#include "app/look/fields.h"
+#include "app/look/scale.h"
+#include "app/look/typed_number.h"
 #include "app/look/words.h"
 #include "core/channels/channels.h"
 #include "formats/gather/column_words.h"
@@ -75,7 +78,7 @@ void makePlain(QTableWidget* table, const QString& name, const QStringList& head
     table->horizontalHeader()->setHighlightSections(false);
     table->horizontalHeader()->setStretchLastSection(true);
     table->verticalHeader()->hide();
-    table->verticalHeader()->setDefaultSectionSize(34);
+    table->verticalHeader()->setDefaultSectionSize(px(34));
     table->setShowGrid(false);
     table->setSelectionBehavior(QAbstractItemView::SelectRows);
     table->setSelectionMode(QAbstractItemView::SingleSelection);
@@ -88,7 +91,7 @@ ColumnTable::ColumnTable(const Theme& theme, QWidget* parent) : QTableWidget(par
               {tr("column"), tr("means"), tr("unit"), tr("gauge"), tr("times"), tr("some values")});
     const int widths[] = {150, 164, 84, 52, 62};
     for (int i = 0; i < 5; ++i)
-        setColumnWidth(i, widths[i]);
+        setColumnWidth(i, px(widths[i]));
 }
 
 void ColumnTable::clearAll() {
@@ -154,11 +157,11 @@ void ColumnTable::showRow(int row, const GatheredFile& file) {
         factor->setAccessibleName(tr("factor of %1").arg(qs(column.header)));
         factor->setToolTip(tr("Times this before anything else; -1 turns a reaction round"));
         connect(factor, &QLineEdit::editingFinished, this, [this, row, factor] {
-            bool readable = false;
-            const double value = factor->text().trimmed().replace(u',', u'.').toDouble(&readable);
-            factor->setStyleSheet(readable ? QString() : u"color: %1"_s.arg(m_theme.stop.name()));
-            if (readable && std::isfinite(value) && value != m_columns[static_cast<size_t>(row)].factor)
-                change(row, [value](GatheredColumn& c) { c.factor = value; });
+            const auto value = typedNumber(factor->text());
+            const bool readable = value && std::isfinite(*value);
+            setWrong(factor, readable ? QString() : tr("not taken: a factor is a number, such as -1 or 9.81"));
+            if (readable && *value != m_columns[static_cast<size_t>(row)].factor)
+                change(row, [value](GatheredColumn& c) { c.factor = *value; });
         });
         setCellWidget(row, Factor, factor);
     }

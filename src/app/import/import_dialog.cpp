@@ -3,6 +3,7 @@
 #include "app/import/import_dialog.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "formats/gather/gather_summary.h"
@@ -36,8 +37,8 @@ ImportDialog::ImportDialog(const TestDay& day, std::vector<ImportFile> files, co
     const QSize wanted(1180, 740);
     resize(parent ? wanted.boundedTo(parent->window()->size() - QSize(16, 16)) : wanted);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 14, 16, 14);
-    column->setSpacing(8);
+    column->setContentsMargins(px(16), px(14), px(16), px(14));
+    column->setSpacing(px(8));
     takeLogsForLogs();
     column->addLayout(makeTitleRow());
     m_halves = new QSplitter(Qt::Horizontal, this);
@@ -116,8 +117,8 @@ QLayout* ImportDialog::makeTitleRow() {
 QWidget* ImportDialog::makeRight() {
     auto* right = new QWidget(this);
     auto* column = new QVBoxLayout(right);
-    column->setContentsMargins(8, 0, 0, 0);
-    column->setSpacing(6);
+    column->setContentsMargins(px(8), 0, 0, 0);
+    column->setSpacing(px(6));
     m_pullTable = new PullTable(m_day, m_theme, right);
     connect(m_pullTable, &PullTable::picked, this, &ImportDialog::showPull);
     connect(m_pullTable, &PullTable::useChanged, this, [this](size_t file, size_t pull, bool use) {
@@ -144,7 +145,7 @@ QWidget* ImportDialog::makeRight() {
     auto* scroll = new QScrollArea(right);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setWidgetResizable(true);
-    scroll->setMaximumHeight(84);
+    scroll->setMaximumHeight(px(84));
     scroll->setWidget(m_doubts);
     column->addWidget(scroll);
     m_columns = new ColumnTable(m_theme, right);
@@ -201,7 +202,7 @@ QLayout* ImportDialog::makeMappingRow() {
     auto* label = new PlainLabel(tr("Use a kept mapping:"), this);
     m_mappings = new QComboBox(this);
     m_mappings->setObjectName(u"mappingChoice"_s);
-    m_mappings->setMinimumWidth(160);
+    m_mappings->setMinimumWidth(px(160));
     m_mappings->addItem(tr("none"));
     for (const std::string& name : savedMappings())
         m_mappings->addItem(qs(name));
@@ -209,7 +210,7 @@ QLayout* ImportDialog::makeMappingRow() {
     m_mappingName = new QLineEdit(this);
     m_mappingName->setObjectName(u"mappingName"_s);
     m_mappingName->setPlaceholderText(tr("name for this mapping"));
-    m_mappingName->setMinimumWidth(210);
+    m_mappingName->setMinimumWidth(px(210));
     m_remember = new QPushButton(tr("Keep this mapping"), this);
     m_remember->setObjectName(u"keepMapping"_s);
     m_remember->setEnabled(false);

@@ -4,6 +4,7 @@
 
 #include "app/import/column_table.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/channels/channels.h"
 
@@ -71,8 +72,8 @@ LayLogDialog::LayLogDialog(const TestDay& day, const std::string& first, const I
     const QSize wanted(1080, 600);
     resize(parent ? wanted.boundedTo(parent->window()->size() - QSize(16, 16)) : wanted);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 14, 16, 14);
-    column->setSpacing(10);
+    column->setContentsMargins(px(16), px(14), px(16), px(14));
+    column->setSpacing(px(10));
     m_title = new PlainLabel(this);
     m_title->setProperty("title", true);
     column->addWidget(m_title);
@@ -81,8 +82,8 @@ LayLogDialog::LayLogDialog(const TestDay& day, const std::string& first, const I
     m_table = new QTableWidget(this);
     makePlain(m_table, u"logPulls"_s, {tr("pull"), tr("build"), tr("how the log lies on it")});
     m_table->setAccessibleName(tr("Pulls and how the log lies on each"));
-    m_table->setColumnWidth(Name, 90);
-    m_table->setColumnWidth(BuildOf, 60);
+    m_table->setColumnWidth(Name, px(90));
+    m_table->setColumnWidth(BuildOf, px(60));
     halves->addWidget(m_table);
     halves->addWidget(makeRight());
     halves->setSizes({440, 600});
@@ -115,8 +116,8 @@ LayLogDialog::LayLogDialog(const TestDay& day, const std::string& first, const I
 QWidget* LayLogDialog::makeRight() {
     auto* right = new QWidget(this);
     auto* column = new QVBoxLayout(right);
-    column->setContentsMargins(8, 0, 0, 0);
-    column->setSpacing(8);
+    column->setContentsMargins(px(8), 0, 0, 0);
+    column->setSpacing(px(8));
     m_picture = new LogPicture(right);
     m_picture->setObjectName(u"logPicture"_s);
     m_picture->setTheme(m_theme);
@@ -143,7 +144,7 @@ QWidget* LayLogDialog::makeRight() {
     m_verdict = new PlainLabel(right);
     m_verdict->setObjectName(u"logVerdict"_s);
     m_verdict->setWordWrap(true);
-    m_verdict->setMinimumHeight(kVerdict_px);
+    m_verdict->setMinimumHeight(px(kVerdict_px));
     m_verdict->setAlignment(Qt::AlignTop | Qt::AlignLeft);
     column->addWidget(m_verdict);
     return right;

@@ -45,8 +45,12 @@ double stepFor(double range, double steps) {
 } // namespace
 
 LogPicture::LogPicture(QWidget* parent) : QWidget(parent) {
-    setAccessibleName(tr("Engine speed of the pull and of the log"));
     setToolTip(tr("Drag to move the log along the pull"));
+}
+
+QString LogPicture::spokenText() const {
+    return m_clock ? tr("the log lies %1 s later than the pull").arg(m_clock->lag_s, 0, 'f', 2)
+                   : tr("the pull alone, no log on it yet");
 }
 
 void LogPicture::setTheme(const Theme& theme) {

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/look/accessible.h"
 #include "app/look/theme.h"
 #include "core/day/laid_log.h"
 
@@ -11,7 +12,7 @@
 namespace hillrun {
 
 /// A pull's engine speed and a log's over one time, the log's stretch shaded. Dragging moves the log.
-class LogPicture : public QWidget {
+class LogPicture : public QWidget, public SpokenPicture {
     Q_OBJECT
 public:
     explicit LogPicture(QWidget* parent = nullptr);
@@ -20,6 +21,8 @@ public:
     void show(std::shared_ptr<const ChannelTable> pull, std::shared_ptr<const ChannelTable> log,
               std::optional<LogClock> clock);
     using QWidget::show;
+    [[nodiscard]] QString spokenName() const override { return tr("Engine speed of the pull and of the log"); }
+    [[nodiscard]] QString spokenText() const override;
     [[nodiscard]] QSize sizeHint() const override { return {520, 260}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {240, 140}; }
 

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/pull_picture.h"
 
+#include "app/look/words.h"
+
 #include <algorithm>
 #include <cmath>
 #include <QKeyEvent>
@@ -22,10 +24,23 @@ constexpr double kMargin_px = 6.0;
 PullPicture::PullPicture(QWidget* parent) : QWidget(parent) {
     setMouseTracking(true);
     setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Engine speed along the file, its pulls shaded"));
     setToolTip(
         tr("Drag an edge to trim a pull; double click to split it. By keys: arrows, S splits, J joins with the next, "
            "[ and ] set start and end"));
+}
+
+/// "2 pulls; pull 1: rows 12 to 480, used, chosen; pull 2: ..."
+QString PullPicture::spokenText() const {
+    QStringList out{counted(static_cast<qsizetype>(m_spans.size()), tr("pull"), tr("pulls"))};
+    for (size_t i = 0; i < m_spans.size(); ++i)
+        out << tr("pull %1: rows %2 to %3%4%5")
+                   .arg(i + 1)
+                   .arg(m_spans[i].first + 1)
+                   .arg(m_spans[i].last + 1)
+                   .arg(i < m_used.size() && !m_used[i] ? tr(", not used") : QString(),
+                        i == m_current ? tr(", chosen") : QString());
+    out << tr("cursor at row %1").arg(m_cursor + 1);
+    return out.join(u"; "_s);
 }
 
 void PullPicture::setTheme(const Theme& theme) {

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/import/pull_spans.h"
+#include "app/look/accessible.h"
 #include "app/look/theme.h"
 
 #include <QWidget>
@@ -12,7 +13,7 @@ namespace hillrun {
 /// Speed along a whole file, its pulls shaded. Edges can be dragged, a double click splits a pull. By keys: the arrows
 /// move a cursor (with Ctrl far), S splits there, J joins the pull there with the next, [ and ] put the start or the
 /// end of the chosen pull there.
-class PullPicture : public QWidget {
+class PullPicture : public QWidget, public SpokenPicture {
     Q_OBJECT
 public:
     explicit PullPicture(QWidget* parent = nullptr);
@@ -21,6 +22,8 @@ public:
     void show(std::vector<double> speed_rpm, RowSpans spans, std::vector<bool> used, size_t current, bool editable);
     using QWidget::show;
     [[nodiscard]] const RowSpans& spans() const { return m_spans; }
+    [[nodiscard]] QString spokenName() const override { return tr("Engine speed along the file, its pulls shaded"); }
+    [[nodiscard]] QString spokenText() const override;
     [[nodiscard]] QSize sizeHint() const override { return {300, 96}; }
     [[nodiscard]] QSize minimumSizeHint() const override { return {120, 72}; }
 

@@ -4,6 +4,7 @@
 
 #include "app/curve/given_row.h"
 #include "app/import/column_table.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "formats/gather/gather_summary.h"
@@ -68,7 +69,7 @@ PullTable::PullTable(const TestDay& day, const Theme& theme, QWidget* parent)
     makePlain(this, u"pullTable"_s, {tr("use"), tr("pull"), tr("build"), tr("what it is"), tr("made at")});
     const int widths[] = {36, 168, 72, 236};
     for (int i = 0; i < 4; ++i)
-        setColumnWidth(i, widths[i]);
+        setColumnWidth(i, px(widths[i]));
     connect(this, &QTableWidget::currentCellChanged, this, [this](int row) {
         if (row >= 0 && row < static_cast<int>(m_rows.size()))
             Q_EMIT picked(m_rows[static_cast<size_t>(row)].file, m_rows[static_cast<size_t>(row)].pull);
@@ -82,7 +83,7 @@ void PullTable::show(const std::vector<ImportFile>& files) {
     setRowCount(static_cast<int>(m_rows.size()));
     for (int row = 0; row < rowCount(); ++row)
         fillRow(row, files[m_rows[static_cast<size_t>(row)].file]);
-    setFixedHeight(horizontalHeader()->sizeHint().height() + 6 + kRow_px * std::clamp(rowCount(), 1, kRowsSeen));
+    setFixedHeight(horizontalHeader()->sizeHint().height() + 6 + px(kRow_px) * std::clamp(rowCount(), 1, kRowsSeen));
 }
 
 void PullTable::pick(size_t file, size_t pull) {

@@ -3,6 +3,7 @@
 #include "app/import/raw_text_panel.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "formats/gather/time_text.h"
 
@@ -46,7 +47,7 @@ template <size_t N> std::optional<char> chosen(const std::array<char, N>& all, i
 RawTextPanel::RawTextPanel(const Theme& theme, QWidget* parent) : QWidget(parent), m_theme(theme) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(6);
+    column->setSpacing(px(6));
     m_text = new QPlainTextEdit(this);
     m_text->setObjectName(u"rawText"_s);
     m_text->setAccessibleName(tr("The first lines of the file"));
@@ -63,7 +64,7 @@ QWidget* RawTextPanel::makeLegend() {
     auto* legend = new QWidget(this);
     auto* row = new QHBoxLayout(legend);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(14);
+    row->setSpacing(px(14));
     const std::pair<QString, QColor> entries[] = {{tr("title"), m_theme.quietInk},
                                                   {tr("names"), m_theme.mark},
                                                   {tr("units"), m_theme.warning},
@@ -110,7 +111,7 @@ QWidget* RawTextPanel::makeChoices() {
     auto* choices = new QWidget(this);
     auto* rows = new QVBoxLayout(choices);
     rows->setContentsMargins(0, 0, 0, 0);
-    rows->setSpacing(6);
+    rows->setSpacing(px(6));
     auto* first = new QHBoxLayout;
     auto* second = new QHBoxLayout;
     m_encoding =

@@ -3,10 +3,13 @@
 #include "app/look/fields.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
+#include "app/look/typed_number.h"
 
-#include <cmath>
-#include <QRegularExpression>
+#include <algorithm>
+#include <QKeyEvent>
 #include <QStyle>
+#include <utility>
 
 using namespace Qt::StringLiterals;
 
@@ -14,81 +17,126 @@ namespace hillrun {
 
 NumberField::NumberField(const QString& name, const QString& label, double low, double high, int decimals,
                          const QString& unit, QWidget* parent)
-    : QDoubleSpinBox(parent) {
+    : QLineEdit(parent), m_label(unit.isEmpty() ? label : u"%1, %2"_s.arg(label, unit)), m_unit(unit), m_low(low),
+      m_high(high), m_decimals(decimals) {
     setObjectName(name);
     setAccessibleName(label);
-    setToolTip(unit.isEmpty() ? label : u"%1, %2"_s.arg(label, unit));
-    setLocale(QLocale::c()); // numbers are written alike in the whole window
-    setDecimals(decimals);
-    const double below = low - std::pow(10.0, -decimals); // stands for "not known"
-    setRange(below, high);
-    setSpecialValueText(u"\u2013"_s);
-    setGroupSeparatorShown(false);
-    setButtonSymbols(QAbstractSpinBox::NoButtons);
-    setKeyboardTracking(false);
-    setMinimumWidth(64);
-    setMinimumHeight(30); // never squeezed below what a glove hits
-    if (!unit.isEmpty())
-        setSuffix(u"\u00A0"_s + unit);
-    QDoubleSpinBox::setValue(below);
-    connect(this, &QDoubleSpinBox::editingFinished, this, [this] {
-        if (number() == m_shown)
-            return;
-        m_shown = number();
-        Q_EMIT edited(m_shown);
+    setToolTip(m_label);
+    setMinimumHeight(px(30)); // never squeezed below what a glove hits
+    setText(textOf(std::nullopt));
+    connect(this, &QLineEdit::editingFinished, this, &NumberField::finish);
+    connect(this, &QLineEdit::textEdited, this, [this] {
+        if (!m_readable && read())
+            setReadable(true);
     });
 }
 
 void NumberField::show(std::optional<double> value) {
-    m_shown = value;
-    const QSignalBlocker quiet(this);
-    setValue(value.value_or(minimum()));
-    m_shown = number(); // as the field can hold it
+    if (const auto shown = std::exchange(m_shown, value); shown == value && (isModified() || !m_readable))
+        return;
+    setText(textOf(value));
+    setReadable(true);
 }
 
-std::optional<double> NumberField::number() const {
-    return value() <= minimum() ? std::nullopt : std::optional(value());
+void NumberField::setUnit(const QString& unit) {
+    const bool shown = m_readable && !isModified();
+    m_unit = unit;
+    if (shown)
+        setText(textOf(m_shown));
 }
 
-/// The digits without unit and blanks, the decimal mark as a point. Whole numbers may have thousands marks.
-QString NumberField::plainNumber(const QString& text) const {
-    QString out = text.trimmed();
-    const QString unit = suffix().trimmed();
-    while (!unit.isEmpty() && out.endsWith(unit)) { // twice when it was pasted too
-        out.chop(unit.size());
-        out = out.trimmed();
+QString NumberField::textOf(std::optional<double> value) const {
+    if (!value)
+        return u"\u2013"_s;
+    const QString digits = QString::number(*value, 'f', m_decimals);
+    return m_unit.isEmpty() ? digits : digits + u'\u00A0' + m_unit;
+}
+
+std::optional<std::optional<double>> NumberField::read() const {
+    QString text = this->text().trimmed();
+    while (!m_unit.isEmpty() && text.endsWith(m_unit)) { // twice when it was pasted too
+        text.chop(m_unit.size());
+        text = text.trimmed();
     }
-    out.remove(QRegularExpression(u"[\\s'\u2019]"_s));
-    out.replace(u'\u2212', u'-');
-    const QChar mark = out.lastIndexOf(u',') > out.lastIndexOf(u'.') ? u',' : u'.';
-    out.remove(mark == u',' ? u'.' : u',');
-    static const QRegularExpression thousands(u"^[+-]?\\d{1,3}([.,]\\d{3})+$"_s);
-    const bool whole = decimals() == 0 || out.count(mark) > 1;
-    if (whole && thousands.match(out).hasMatch())
-        return out.remove(mark);
-    return out.replace(mark, u'.');
+    if (text.isEmpty() || text == textOf(std::nullopt))
+        return std::optional<double>();
+    const auto number = typedNumber(text, m_decimals == 0);
+    if (!number || *number < m_low || *number > m_high)
+        return std::nullopt;
+    return number;
 }
 
-/// Both decimal marks are taken, whatever the desktop's language is.
-QValidator::State NumberField::validate(QString& text, int& position) const {
-    if (text.isEmpty() || text == suffix() || text == specialValueText())
-        return QValidator::Acceptable;
-    const QString plain = plainNumber(text);
-    if (decimals() == 0 && plain.contains(u'.')) { // a thousands mark may come of it
-        static const QRegularExpression begun(u"^[+-]?\\d{1,3}\\.\\d{0,2}$"_s);
-        return begun.match(plain).hasMatch() ? QValidator::Intermediate : QValidator::Invalid;
+void NumberField::finish() {
+    const auto value = read();
+    setReadable(value.has_value());
+    if (!value)
+        return;
+    const bool same = textOf(*value) == textOf(m_shown);
+    setText(textOf(*value));
+    if (same)
+        return;
+    m_shown = *value;
+    Q_EMIT edited(m_shown);
+}
+
+void NumberField::setReadable(bool readable) {
+    if (readable == m_readable)
+        return;
+    m_readable = readable;
+    const QString why = readable ? QString()
+                                 : tr("not taken: a number from %1 to %2 is wanted here")
+                                       .arg(QString::number(m_low, 'f', m_decimals), textOf(m_high));
+    setWrong(this, why);
+    setToolTip(readable ? m_label : m_label + u": "_s + why);
+}
+
+void NumberField::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down) {
+        step(event->key() == Qt::Key_Up ? 1.0 : -1.0);
+    } else if (event->key() == Qt::Key_Escape && (isModified() || !m_readable)) {
+        setText(textOf(m_shown));
+        setReadable(true);
+        selectAll();
+    } else {
+        QLineEdit::keyPressEvent(event);
     }
-    QString read = plain + suffix();
-    int end = static_cast<int>(plain.size());
-    const QValidator::State state = QDoubleSpinBox::validate(read, end);
-    (void)position;
-    return state;
 }
 
-double NumberField::valueFromText(const QString& text) const {
-    if (text.isEmpty() || text == suffix() || text == specialValueText())
-        return minimum();
-    return QDoubleSpinBox::valueFromText(plainNumber(text) + suffix());
+void NumberField::step(double by) {
+    const auto value = read();
+    if (!value || !*value)
+        return;
+    setText(textOf(std::clamp(**value + by, m_low, m_high)));
+    setModified(true);
+    selectAll();
+}
+
+QSize NumberField::sizeHint() const {
+    const QFontMetrics metrics = fontMetrics();
+    const int text = std::max(metrics.horizontalAdvance(textOf(m_low)), metrics.horizontalAdvance(textOf(m_high)));
+    return {std::max(text, metrics.horizontalAdvance(u"00000"_s)) + 2 * metrics.horizontalAdvance(u'0'),
+            QLineEdit::sizeHint().height()};
+}
+
+bool numbersReadable(QWidget& dialog) {
+    for (NumberField* field : dialog.findChildren<NumberField*>()) {
+        field->finish();
+        if (!field->readable()) {
+            field->setFocus();
+            return false;
+        }
+    }
+    return true;
+}
+
+void setWrong(QLineEdit* line, const QString& why) {
+    line->setToolTip(why);
+    line->setAccessibleDescription(why);
+    if (line->property("wrong").toBool() == !why.isEmpty())
+        return;
+    line->setProperty("wrong", !why.isEmpty());
+    line->style()->unpolish(line);
+    line->style()->polish(line);
 }
 
 Panel makePanel(const QString& title, QWidget* parent) {
@@ -96,14 +144,12 @@ Panel makePanel(const QString& title, QWidget* parent) {
     out.frame = new QFrame(parent);
     out.frame->setProperty("panel", true);
     out.column = new QVBoxLayout(out.frame);
-    out.column->setContentsMargins(12, 8, 12, 10);
-    out.column->setSpacing(6);
-    out.head = new QHBoxLayout;
-    out.head->setSpacing(6);
+    out.column->setContentsMargins(px(12), px(8), px(12), px(10));
+    out.column->setSpacing(px(6));
+    out.head = new WrapLayout(true);
     auto* label = new PlainLabel(title, out.frame);
     label->setProperty("title", true);
     out.head->addWidget(label);
-    out.head->addStretch(1);
     out.column->addLayout(out.head);
     return out;
 }

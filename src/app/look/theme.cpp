@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/look/theme.h"
 
+#include "app/look/scale.h"
 #include "report/page.h"
 
 #include <cmath>
@@ -102,7 +103,9 @@ static const QString& textFamily() {
     return family;
 }
 
-QFont fonts::text(int pixels, bool bold) {
+QFont fonts::text(int pixels, bool bold) { return drawn(px(pixels), bold); }
+
+QFont fonts::drawn(int pixels, bool bold) {
     QFont font(textFamily());
     font.setPixelSize(pixels);
     font.setBold(bold);
@@ -147,7 +150,7 @@ QString Look::styleSheet() const {
         {"@rule", t.rule},     {"@mark", t.mark},   {"@warning", t.warning}, {"@stop", t.stop}};
     for (const auto& [name, colour] : names)
         sheet.replace(QLatin1StringView(name), colour.name());
-    return sheet;
+    return scaledSheet(sheet);
 }
 
 } // namespace hillrun

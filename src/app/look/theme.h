@@ -31,6 +31,8 @@ struct Theme {
 namespace fonts {
 QFont text(int pixels = 13, bool bold = false);
 QFont numbers(int pixels = 13, bool bold = false);
+/// As drawn, for a painter that is scaled as a whole.
+QFont drawn(int pixels = 13, bool bold = false);
 } // namespace fonts
 
 /// The one look of the window; pages repaint when it changes.

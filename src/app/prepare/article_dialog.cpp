@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/article_dialog.h"
 
+#include "app/look/scale.h"
+#include "app/look/typed_number.h"
 #include "app/look/words.h"
 
 #include <algorithm>
@@ -48,45 +50,60 @@ bool readFriction(const QString& text, std::vector<FrictionPoint>& out) {
     static const QRegularExpression between(u"[,;]\\s+|\\s+"_s);
     out.clear();
     for (const QString& word : text.split(between, Qt::SkipEmptyParts)) {
-        const QStringList pair = QString(word).replace(u',', u'.').split(u':');
-        bool rpmGood = false;
-        bool powerGood = false;
-        const double rpm = pair.value(0).toDouble(&rpmGood);
-        const double power_kw = pair.value(1).toDouble(&powerGood);
-        if (pair.size() != 2 || !rpmGood || !powerGood || !(rpm > 0.0 && rpm < 1e6) ||
-            !(power_kw >= 0.0 && power_kw < 1e6))
+        const QStringList pair = word.split(u':');
+        const auto rpm = typedNumber(pair.value(0));
+        const auto power_kw = typedNumber(pair.value(1));
+        if (pair.size() != 2 || !rpm || !power_kw || !(*rpm > 0.0 && *rpm < 1e6) ||
+            !(*power_kw >= 0.0 && *power_kw < 1e6))
             return false;
-        out.push_back({rpm, 1000.0 * power_kw});
+        out.push_back({*rpm, 1000.0 * *power_kw});
     }
     std::sort(out.begin(), out.end(), [](const FrictionPoint& a, const FrictionPoint& b) { return a.rpm < b.rpm; });
     return std::adjacent_find(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.rpm == b.rpm; }) ==
            out.end();
 }
 
+bool readGears(const QString& text, std::vector<double>& out) {
+    static const QRegularExpression between(u"[,;]\\s+|[\\s;]+"_s);
+    out.clear();
+    for (const QString& word : text.split(between, Qt::SkipEmptyParts)) {
+        const auto ratio = typedNumber(word);
+        if (!ratio || !(*ratio > 0.0 && *ratio < 1e6))
+            return false;
+        out.push_back(*ratio);
+    }
+    return true;
+}
+
 ArticleDialog::ArticleDialog(const TestDay& day, QWidget* parent) : QDialog(parent), m_day(day) {
     setObjectName(u"articleDialog"_s);
     setWindowTitle(tr("Day, cell and article"));
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 16, 16, 16);
+    column->setContentsMargins(px(16), px(16), px(16), px(16));
     auto* row = new QHBoxLayout;
-    row->setSpacing(24);
+    row->setSpacing(px(24));
     for (QWidget* part : {makeDay(), makeEngine(), makeVehicle(), makeAir()})
         row->addWidget(part, 1, Qt::AlignTop);
     column->addLayout(row);
     auto* buttons = new QDialogButtonBox(this);
     QPushButton* accept = buttons->addButton(tr("Take over"), QDialogButtonBox::AcceptRole);
     accept->setProperty("main", true);
-    connect(m_friction, &QLineEdit::textChanged, accept, [this, accept](const QString& text) {
+    const auto judge = [this, accept] {
         std::vector<FrictionPoint> points;
-        const bool good = readFriction(text, points);
-        accept->setEnabled(good);
-        m_friction->setProperty("wrong", !good);
-        m_friction->setToolTip(good ? QString() : tr("Write rpm:kW, each speed once, such as 2500:3.1, 4500:7.0"));
-        m_friction->style()->unpolish(m_friction);
-        m_friction->style()->polish(m_friction);
-    });
+        std::vector<double> gears;
+        const bool frictionGood = readFriction(m_friction->text(), points);
+        const bool gearsGood = readGears(m_gears->text(), gears);
+        setWrong(m_friction, frictionGood ? QString() : tr("Write rpm:kW, each speed once, such as 2500:3.1, 4500:7.0"));
+        setWrong(m_gears, gearsGood ? QString() : tr("Write the ratios with blanks between, such as 3.4 2.05 1.36"));
+        accept->setEnabled(frictionGood && gearsGood);
+    };
+    connect(m_friction, &QLineEdit::textChanged, accept, judge);
+    connect(m_gears, &QLineEdit::textChanged, accept, judge);
     buttons->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::accepted, this, [this] {
+        if (numbersReadable(*this))
+            QDialog::accept();
+    });
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     column->addWidget(buttons);
     fill(day);
@@ -116,7 +133,7 @@ QWidget* ArticleDialog::makeDay() {
     auto* out = new QWidget(this);
     auto* form = new QFormLayout(out);
     form->setRowWrapPolicy(QFormLayout::WrapAllRows);
-    form->setVerticalSpacing(4);
+    form->setVerticalSpacing(px(4));
     form->addRow(tr("Day: the question"), m_name = line(u"dayName"_s, tr("Name of the day")));
     form->addRow(tr("Operator"), m_operator = line(u"dayOperator"_s, tr("Operator")));
     form->addRow(tr("Note"), m_note = line(u"dayNote"_s, tr("Note")));
@@ -140,7 +157,7 @@ QWidget* ArticleDialog::makeEngine() {
     auto* out = new QWidget(this);
     auto* form = new QFormLayout(out);
     form->setRowWrapPolicy(QFormLayout::WrapAllRows);
-    form->setVerticalSpacing(4);
+    form->setVerticalSpacing(px(4));
     form->addRow(tr("Article"), m_article = line(u"articleName"_s, tr("Name of the article")));
     form->addRow(tr("Displacement"),
                  m_displacement = number(u"displacement"_s, tr("Displacement"), 10, 100000, 0, u"cc"_s));
@@ -165,7 +182,7 @@ QWidget* ArticleDialog::makeVehicle() {
     auto* out = new QWidget(this);
     auto* form = new QFormLayout(out);
     form->setRowWrapPolicy(QFormLayout::WrapAllRows);
-    form->setVerticalSpacing(4);
+    form->setVerticalSpacing(px(4));
     form->addRow(tr("Fuel"), m_fuel = choice(u"fuelKind"_s, tr("Fuel"), fuelTitles()));
     form->addRow(tr("Its name"), m_fuelName = line(u"fuelName"_s, tr("Name of the fuel")));
     form->addRow(tr("Octane"), m_octane = number(u"octane"_s, tr("Octane"), 40, 130, 0, {}));
@@ -190,7 +207,7 @@ QWidget* ArticleDialog::makeAir() {
     auto* out = new QWidget(this);
     auto* form = new QFormLayout(out);
     form->setRowWrapPolicy(QFormLayout::WrapAllRows);
-    form->setVerticalSpacing(4);
+    form->setVerticalSpacing(px(4));
     QStringList schools;
     for (int i = 0; i < 4; ++i)
         schools << QString::fromUtf8(boostSchoolTitle(static_cast<BoostSchool>(i)));
@@ -334,14 +351,8 @@ void ArticleDialog::takeVehicle(Vehicle& v) const {
     v.mass_kg = m_mass->number();
     v.tyreRadius_m = m_tyre->number();
     v.finalDrive = m_finalDrive->number();
-    v.gears.clear();
-    static const QRegularExpression blanks(u"[\\s;]+"_s);
-    for (const QString& word : m_gears->text().split(blanks, Qt::SkipEmptyParts)) {
-        bool good = false;
-        const double ratio = QString(word).replace(u',', u'.').toDouble(&good);
-        if (good && ratio > 0.0 && ratio < 1e6)
-            v.gears.push_back(ratio);
-    }
+    if (std::vector<double> gears; readGears(m_gears->text(), gears))
+        v.gears = std::move(gears);
     v.speedLimit_kmh = m_speedLimit->number();
     v.tyreLimit_kmh = m_tyreLimit->number();
     v.drivelineInertia_kgm2 = m_drivelineInertia->number();

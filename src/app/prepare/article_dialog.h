@@ -54,5 +54,7 @@ const QStringList& aspirationTitles();
 
 /// "2500:3.1, 4500:7.0" as rpm and kW; false when some of it is not understood.
 bool readFriction(const QString& text, std::vector<FrictionPoint>& out);
+/// "3.4 2.05 1.36", first gear first; false when a word is no ratio.
+bool readGears(const QString& text, std::vector<double>& out);
 
 } // namespace hillrun

@@ -3,6 +3,7 @@
 #include "app/prepare/article_panel.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "app/prepare/article_dialog.h"
 #include "core/errors/data_error.h"
@@ -119,7 +120,7 @@ ArticlePanel::ArticlePanel(DayDocument& document, Dialogs& dialogs, ArticleCards
     m_name = new PlainLabel(panel.frame);
     m_name->setObjectName(u"articleNameText"_s);
     m_name->setWordWrap(true);
-    m_name->setStyleSheet(u"font-size: 16px; font-weight: bold;"_s);
+    m_name->setStyleSheet(scaledSheet(u"font-size: 16px; font-weight: bold;"_s));
     m_words = quietLabel(u"articleText"_s, panel.frame);
     panel.column->addWidget(m_name);
     panel.column->addWidget(m_words);

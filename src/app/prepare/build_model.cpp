@@ -4,6 +4,7 @@
 
 #include "app/look/plain_text.h"
 #include "app/look/theme.h"
+#include "app/look/typed_number.h"
 #include "app/look/words.h"
 #include "core/plan/design.h"
 #include "formats/budget.h"
@@ -38,15 +39,13 @@ void setValue(NamedValues& values, const std::string& name, const std::string& t
     }
 }
 
-std::optional<double> numberIn(const QString& text, bool& good) {
-    const QString plain = QString(text).replace(u',', u'.').trimmed().section(u' ', 0, 0);
-    if (plain.isEmpty()) {
-        good = true;
-        return std::nullopt;
-    }
-    const double value = plain.toDouble(&good);
-    good = good && std::abs(value) <= budget::kNumber;
-    return good ? std::optional(value) : std::nullopt;
+/// A cost or a mass, with its currency behind it; `good` is false for text that is no number.
+NumberAndWord figureIn(const QString& text, bool& good) {
+    if (text.isEmpty())
+        return {};
+    const NumberAndWord out = typedNumberAndWord(text);
+    good = out.number && std::abs(*out.number) <= budget::kNumber;
+    return out;
 }
 
 } // namespace
@@ -152,7 +151,7 @@ bool BuildModel::setData(const QModelIndex& index, const QVariant& value, int ro
     const auto column = static_cast<size_t>(index.column());
     const QString text = value.toString().trimmed();
     bool good = true;
-    const auto number = row.kind == Row::Cost || row.kind == Row::Mass ? numberIn(text, good) : std::nullopt;
+    const auto figure = row.kind == Row::Cost || row.kind == Row::Mass ? figureIn(text, good) : NumberAndWord();
     if (!good)
         return false;
     const QString what = row.name.empty() ? headerData(index.row(), Qt::Vertical).toString() : qs(row.name);
@@ -169,14 +168,14 @@ bool BuildModel::setData(const QModelIndex& index, const QVariant& value, int ro
             setValue(build.settings, row.name, text.toStdString());
             break;
         case Row::Cost:
-            build.cost = number;
-            if (const QString currency = text.section(u' ', 1).trimmed(); number && !currency.isEmpty())
-                build.currency = currency.toStdString();
-            else if (number && build.currency.empty())
+            build.cost = figure.number;
+            if (figure.number && !figure.word.isEmpty())
+                build.currency = figure.word.toStdString();
+            else if (figure.number && build.currency.empty())
                 build.currency = "EUR";
             break;
         case Row::Mass:
-            build.mass_kg = number;
+            build.mass_kg = figure.number;
             break;
         case Row::Note:
             build.note = text.toStdString();

@@ -3,11 +3,13 @@
 #include "app/prepare/builds_panel.h"
 
 #include "app/look/fields.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "formats/day_store.h"
 
 #include <QHeaderView>
+#include <QLineEdit>
 #include <QPainter>
 
 namespace fs = std::filesystem;
@@ -33,6 +35,12 @@ void BuildDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     const QRect room = option.rect.adjusted(10, 0, -6, 0);
     painter->drawText(room, Qt::AlignVCenter | Qt::AlignLeft,
                       painter->fontMetrics().elidedText(text, Qt::ElideRight, room.width()));
+}
+
+void BuildDelegate::setModelData(QWidget* editor, QAbstractItemModel* model, const QModelIndex& index) const {
+    const QString text = editor->property("text").toString();
+    if (!model->setData(index, text))
+        Q_EMIT refused(index, text);
 }
 
 BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QWidget* parent)
@@ -77,20 +85,24 @@ BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QW
     m_table->setObjectName(u"buildTable"_s);
     m_table->setAccessibleName(tr("Builds and what differs between them"));
     m_table->setModel(m_model);
-    m_table->setItemDelegate(new BuildDelegate(look, m_table));
+    auto* delegate = new BuildDelegate(look, m_table);
+    m_table->setItemDelegate(delegate);
+    connect(delegate, &BuildDelegate::refused, this, &BuildsPanel::editAgain, Qt::QueuedConnection);
     m_table->setSelectionMode(QAbstractItemView::SingleSelection);
     m_table->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed |
                              QAbstractItemView::AnyKeyPressed);
-    m_table->verticalHeader()->setDefaultSectionSize(26);
-    m_table->verticalHeader()->setMinimumWidth(96);
+    m_table->verticalHeader()->setDefaultSectionSize(px(26));
+    m_table->verticalHeader()->setMinimumWidth(px(96));
     m_table->verticalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     m_table->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    m_table->horizontalHeader()->setMinimumSectionSize(136);
+    m_table->horizontalHeader()->setMinimumSectionSize(px(136));
     m_table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     m_table->horizontalHeader()->setHighlightSections(false);
     m_table->verticalHeader()->setHighlightSections(false);
     m_table->setTabKeyNavigation(false);
     m_table->setFrameShape(QFrame::NoFrame);
+    m_table->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored); // takes what is left over
+    m_table->setMinimumHeight(px(184));
     panel.column->addWidget(m_table, 1);
     connect(m_table->selectionModel(), &QItemSelectionModel::currentChanged, this, &BuildsPanel::refresh);
     connect(m_model, &QAbstractItemModel::modelReset, this, &BuildsPanel::refresh);
@@ -109,6 +121,17 @@ void BuildsPanel::refresh() {
     const auto roles = partRoles();
     m_role->setCurrentIndex(role ? static_cast<int>(std::find(roles.begin(), roles.end(), *role) - roles.begin())
                                  : m_role->count() - 1);
+}
+
+/// What the model did not take stays in its cell, marked, until it is put right or taken back with Escape.
+void BuildsPanel::editAgain(const QModelIndex& index, const QString& text) {
+    m_table->setCurrentIndex(index);
+    m_table->edit(index);
+    auto* editor = m_table->viewport()->findChild<QLineEdit*>();
+    if (!editor)
+        return;
+    editor->setText(text);
+    setWrong(editor, tr("not taken: a number is wanted here, such as 12.5"));
 }
 
 void BuildsPanel::addRow(bool part) {

@@ -19,6 +19,11 @@ class BuildDelegate : public QStyledItemDelegate {
 public:
     BuildDelegate(Look& look, QObject* parent) : QStyledItemDelegate(parent), m_look(look) {}
     void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+    void setModelData(QWidget* editor, QAbstractItemModel* model, const QModelIndex& index) const override;
+
+Q_SIGNALS:
+    /// The model did not take this text.
+    void refused(const QModelIndex& index, const QString& text) const;
 
 private:
     Look& m_look;
@@ -34,6 +39,7 @@ private:
     void addRow(bool part);
     void attach();
     void refresh();
+    void editAgain(const QModelIndex& index, const QString& text);
     DayDocument& m_document;
     Dialogs& m_dialogs;
     BuildModel* m_model = nullptr;

@@ -3,6 +3,7 @@
 #include "app/prepare/cautions_panel.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "cell/machine_clock.h"
 #include "core/plan/cautions.h"
@@ -64,12 +65,14 @@ CautionsPanel::CautionsPanel(DayDocument& document, Dialogs& dialogs, QWidget* p
     auto* area = new QScrollArea(panel.frame);
     area->setWidgetResizable(true);
     area->setFrameShape(QFrame::NoFrame);
+    area->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored); // takes what is left over
+    area->setMinimumHeight(px(120));
     area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     auto* inside = new QWidget(area);
     inside->setObjectName(u"cautionList"_s);
     inside->setProperty("panelInside", true);
     m_list = new QVBoxLayout(inside);
-    m_list->setContentsMargins(0, 0, 4, 0);
+    m_list->setContentsMargins(0, 0, px(4), 0);
     m_list->setSpacing(2);
     area->setWidget(inside);
     panel.column->addWidget(area, 1);

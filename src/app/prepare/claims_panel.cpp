@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/claims_panel.h"
 
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <algorithm>
@@ -31,17 +32,17 @@ ClaimsPanel::ClaimsPanel(DayDocument& document, QWidget* parent) : QWidget(paren
     m_pairs = new QWidget(this);
     m_grid = new QGridLayout(m_pairs);
     m_grid->setContentsMargins(0, 0, 0, 0);
-    m_grid->setSpacing(4);
+    m_grid->setSpacing(px(4));
     m_grid->setColumnStretch(kPairsInARow, 1);
     m_useLow = new NumberField(u"useLowField"_s, tr("Lowest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
     m_useHigh = new NumberField(u"useHighField"_s, tr("Highest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
     m_bound = new NumberField(u"driftBoundField"_s, tr("Drift over the day is at most"), 0.05, 20, 2, u"%"_s, this);
     m_bound->setToolTip(tr("Only for days without a return to base: claims then hold if drift stayed below it"));
     for (NumberField* field : {m_useLow, m_useHigh, m_bound})
-        field->setFixedWidth(84);
+        field->setFixedWidth(px(84));
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(8);
+    row->setSpacing(px(8));
     row->addWidget(labelled(tr("comparisons named beforehand"), m_pairs, this), 0, Qt::AlignTop);
     row->addStretch(1);
     row->addWidget(labelled(tr("use from"), m_useLow, this), 0, Qt::AlignTop);

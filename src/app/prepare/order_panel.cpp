@@ -3,6 +3,7 @@
 #include "app/prepare/order_panel.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "app/prepare/claims_panel.h"
 #include "core/plan/design.h"
@@ -59,7 +60,7 @@ OrderPanel::OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, cons
     : QWidget(parent), m_document(document), m_dialogs(dialogs), m_log(log) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(8);
+    column->setSpacing(px(8));
     column->addWidget(makeOrder(look), 1);
     column->addWidget(makeQuestion());
     connect(&m_document, &DayDocument::dayChanged, this, &OrderPanel::refresh);
@@ -87,20 +88,25 @@ QWidget* OrderPanel::makeOrder(Look& look) {
     m_pullsPerSet->setKeyboardTracking(false);
     m_pullsPerSet->setButtonSymbols(QAbstractSpinBox::NoButtons);
     m_pullsPerSet->setAlignment(Qt::AlignCenter);
-    m_pullsPerSet->setMinimumWidth(108);
+    m_pullsPerSet->setMinimumWidth(px(108));
     auto step = [&](const QString& name, const QString& sign, const QString& tip, int by) {
         auto* out = new QPushButton(sign, panel.frame);
         out->setObjectName(name);
         out->setToolTip(tip);
         out->setAccessibleName(tip);
-        out->setFixedWidth(36);
+        out->setFixedWidth(px(36));
         connect(out, &QPushButton::clicked, m_pullsPerSet, [this, by] { m_pullsPerSet->stepBy(by); });
         return out;
     };
     panel.head->addWidget(m_design);
-    panel.head->addWidget(step(u"fewerPulls"_s, u"\u2212"_s, tr("One pull a set less"), -1));
-    panel.head->addWidget(m_pullsPerSet);
-    panel.head->addWidget(step(u"morePulls"_s, u"+"_s, tr("One pull a set more"), 1));
+    auto* pulls = new QWidget(panel.frame); // these three stay together
+    auto* pullsRow = new QHBoxLayout(pulls);
+    pullsRow->setContentsMargins(0, 0, 0, 0);
+    pullsRow->setSpacing(px(6));
+    pullsRow->addWidget(step(u"fewerPulls"_s, u"\u2212"_s, tr("One pull a set less"), -1));
+    pullsRow->addWidget(m_pullsPerSet);
+    pullsRow->addWidget(step(u"morePulls"_s, u"+"_s, tr("One pull a set more"), 1));
+    panel.head->addWidget(pulls);
     m_strip = new OrderStrip(look, panel.frame);
     m_weakness = quietLabel(u"weaknessText"_s, panel.frame);
     panel.column->addWidget(m_strip);
@@ -128,7 +134,7 @@ QWidget* OrderPanel::makeQuestion() {
     m_measured->setObjectName(u"measuredButton"_s);
     m_measured->setToolTip(tr("Take the repeatability of this article's earlier days"));
     auto* row = new QHBoxLayout;
-    row->setSpacing(12);
+    row->setSpacing(px(12));
     row->addWidget(labelled(tr("smallest difference that matters"), m_matters, panel.frame));
     row->addWidget(labelled(tr("one pull repeats within (sd)"), m_repeatability, panel.frame));
     row->addWidget(m_measured, 0, Qt::AlignBottom);
@@ -138,7 +144,7 @@ QWidget* OrderPanel::makeQuestion() {
     m_answer->setObjectName(u"planAnswer"_s);
     m_answer->setWordWrap(true);
     m_answer->setFont(fonts::text(16, true));
-    m_answer->setStyleSheet(u"font-size: 16px; font-weight: bold;"_s);
+    m_answer->setStyleSheet(scaledSheet(u"font-size: 16px; font-weight: bold;"_s));
     m_details = quietLabel(u"planDetails"_s, panel.frame);
     panel.column->addWidget(m_answer);
     panel.column->addWidget(m_details);

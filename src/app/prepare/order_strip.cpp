@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/order_strip.h"
 
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <algorithm>
@@ -14,6 +15,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
+// As drawn.
 constexpr int kFlagWidth = 26;
 constexpr int kFlagHeight = 28;
 constexpr int kStep = 30;
@@ -43,7 +45,18 @@ void OrderStrip::setOrder(std::vector<Flag> flags) {
     update();
 }
 
-int OrderStrip::inRow(int width) const { return std::max(1, (width - 4 * kSetGap) / kStep); }
+QString OrderStrip::spokenItem(int index) const {
+    const Flag& flag = m_flags[static_cast<size_t>(index)];
+    return flag.done ? tr("pull %1: build %2, done").arg(index + 1).arg(qs(flag.build))
+                     : tr("pull %1: build %2").arg(index + 1).arg(qs(flag.build));
+}
+
+void OrderStrip::chooseSpoken(int index) {
+    m_current = index;
+    update();
+}
+
+int OrderStrip::inRow(int width) const { return std::max(1, (width - 4 * px(kSetGap)) / px(kStep)); }
 
 int OrderStrip::gapsBefore(size_t at) const {
     const auto row = static_cast<size_t>(inRow(width()));
@@ -56,15 +69,15 @@ int OrderStrip::gapsBefore(size_t at) const {
 QRect OrderStrip::flagRect(size_t at) const {
     const int row = inRow(width());
     const int number = static_cast<int>(at);
-    return {number % row * kStep + std::min(gapsBefore(at), 8) * kSetGap / 2, number / row * kRow + 4, kFlagWidth,
-            kFlagHeight};
+    return {number % row * px(kStep) + std::min(gapsBefore(at), 8) * px(kSetGap) / 2, number / row * px(kRow) + px(4), px(kFlagWidth),
+            px(kFlagHeight)};
 }
 
-QSize OrderStrip::sizeHint() const { return {300, heightForWidth(300)}; }
+QSize OrderStrip::sizeHint() const { return {px(300), heightForWidth(px(300))}; }
 
 int OrderStrip::heightForWidth(int width) const {
     const int rows = (static_cast<int>(m_flags.size()) + inRow(width) - 1) / inRow(width);
-    return std::max(1, rows) * kRow;
+    return std::max(1, rows) * px(kRow);
 }
 
 void OrderStrip::resizeEvent(QResizeEvent* event) {

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/look/accessible.h"
 #include "app/look/theme.h"
 
 #include <QWidget>
@@ -12,7 +13,7 @@ namespace hillrun {
 
 /// The planned pulls as a row of flags that can be put in another order: by dragging, or with Ctrl and the arrow keys.
 /// Insert doubles the selected one, Delete takes it out.
-class OrderStrip : public QWidget {
+class OrderStrip : public QWidget, public SpokenItems {
     Q_OBJECT
 public:
     explicit OrderStrip(Look& look, QWidget* parent = nullptr);
@@ -24,6 +25,11 @@ public:
     };
     void setOrder(std::vector<Flag> flags);
     [[nodiscard]] QRect flagRect(size_t at) const;
+    [[nodiscard]] int spokenCount() const override { return static_cast<int>(m_flags.size()); }
+    [[nodiscard]] QString spokenItem(int index) const override;
+    [[nodiscard]] QRect spokenRect(int index) const override { return flagRect(static_cast<size_t>(index)); }
+    [[nodiscard]] bool spokenChosen(int index) const override { return index == m_current; }
+    void chooseSpoken(int index) override;
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] int heightForWidth(int width) const override;
     [[nodiscard]] bool hasHeightForWidth() const override { return true; }

@@ -3,6 +3,7 @@
 #include "app/prepare/prepare_page.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "app/prepare/builds_panel.h"
 #include "app/prepare/cautions_panel.h"
@@ -17,6 +18,10 @@ namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
+
+namespace {
+constexpr int kNarrow = 1120; ///< below this width the panels at the right stand below each other
+} // namespace
 
 PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                          const RepeatabilityLog& log, QWidget* parent)
@@ -36,7 +41,7 @@ QWidget* PreparePage::makeEmpty(ActionRegistry& actions) {
     column->addStretch(2);
     auto* words = new PlainLabel(tr("What do you want to find out today?"), out);
     words->setAlignment(Qt::AlignCenter);
-    words->setStyleSheet(u"font-size: 22px; font-weight: bold;"_s);
+    words->setStyleSheet(scaledSheet(u"font-size: 22px; font-weight: bold;"_s));
     auto* more = new PlainLabel(tr("Begin a day with its builds and the order of its pulls, or open one."), out);
     more->setAlignment(Qt::AlignCenter);
     more->setProperty("quiet", true);
@@ -62,32 +67,37 @@ QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const Repeatabilit
     const fs::path ours = QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString();
     m_article = new ArticlePanel(m_document, dialogs, ArticleCards(ours / "articles"), out);
     auto* left = new QVBoxLayout;
-    left->setSpacing(8);
+    left->setSpacing(px(8));
     left->addWidget(m_article);
     left->addWidget(new ProtocolPanel(m_document, out));
     left->addWidget(new CautionsPanel(m_document, dialogs, out), 1);
-    auto* below = new QHBoxLayout;
-    below->setSpacing(8);
-    below->addWidget(new OrderPanel(m_document, look, dialogs, log, out), 3);
+    m_below = new QBoxLayout(QBoxLayout::LeftToRight);
+    m_below->setSpacing(px(8));
+    m_below->addWidget(new OrderPanel(m_document, look, dialogs, log, out), 3);
     auto* side = new QVBoxLayout;
-    side->setSpacing(8);
+    side->setSpacing(px(8));
     side->addWidget(new WindowsPanel(m_document, out));
     side->addWidget(makeChanges(), 1);
-    below->addLayout(side, 2);
+    m_below->addLayout(side, 2);
     auto* right = new QVBoxLayout;
-    right->setSpacing(8);
+    right->setSpacing(px(8));
     auto* builds = new BuildsPanel(m_document, look, dialogs, out);
-    builds->setMinimumHeight(280);
     right->addWidget(builds, 3);
-    right->addLayout(below, 2);
+    right->addLayout(m_below, 2);
     auto* whole = new QHBoxLayout(out);
-    whole->setContentsMargins(16, 12, 16, 12);
-    whole->setSpacing(8);
+    whole->setContentsMargins(px(16), px(12), px(16), px(12));
+    whole->setSpacing(px(8));
     whole->addLayout(left, 0);
     whole->addLayout(right, 1);
     for (int i = 0; i < left->count(); ++i)
-        left->itemAt(i)->widget()->setFixedWidth(332);
+        left->itemAt(i)->widget()->setFixedWidth(px(332));
     return out;
+}
+
+/// Where the window is narrow the control windows stand below the order of the pulls.
+void PreparePage::resizeEvent(QResizeEvent* event) {
+    m_below->setDirection(event->size().width() < px(kNarrow) ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+    QWidget::resizeEvent(event);
 }
 
 /// What was really done between the sets, as it was noted on Pull.

@@ -7,6 +7,7 @@
 #include "app/prepare/repeatability_log.h"
 #include "app/shell/action_registry.h"
 
+#include <QBoxLayout>
 #include <QStackedLayout>
 #include <QWidget>
 
@@ -20,12 +21,16 @@ public:
                 const RepeatabilityLog& log, QWidget* parent = nullptr);
     void editArticle() { m_article->editArticle(); }
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
     QWidget* makeEmpty(ActionRegistry& actions);
     QWidget* makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log);
     QWidget* makeChanges();
     DayDocument& m_document;
     ArticlePanel* m_article = nullptr;
+    QBoxLayout* m_below = nullptr;
     QStackedLayout* m_stack = nullptr;
 };
 

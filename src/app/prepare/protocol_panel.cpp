@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/protocol_panel.h"
 
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/plan/gear_check.h"
 
@@ -47,8 +48,8 @@ QWidget* ProtocolPanel::makeProtocol() {
     m_coolDown = new NumberField(u"coolDownField"_s, tr("Cool-down"), 0, 120, 1, u"min"_s, f);
     m_change = new NumberField(u"changeField"_s, tr("Time to change a build"), 0, 600, 0, u"min"_s, f);
     auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(10);
-    grid->setVerticalSpacing(4);
+    grid->setHorizontalSpacing(px(10));
+    grid->setVerticalSpacing(px(4));
     grid->addWidget(labelled(tr("from"), m_start, f), 0, 0);
     grid->addWidget(labelled(tr("to"), m_end, f), 0, 1);
     grid->addWidget(labelled(tr("ramp"), m_rate, f), 0, 2);

@@ -3,6 +3,7 @@
 #include "app/prepare/windows_panel.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/channels/channels.h"
 
@@ -31,8 +32,8 @@ WindowsPanel::WindowsPanel(DayDocument& document, QWidget* parent) : QWidget(par
     m_windows = new QWidget(panel.frame);
     m_grid = new QGridLayout(m_windows);
     m_grid->setContentsMargins(0, 0, 0, 0);
-    m_grid->setVerticalSpacing(4);
-    m_grid->setHorizontalSpacing(6);
+    m_grid->setVerticalSpacing(px(4));
+    m_grid->setHorizontalSpacing(px(6));
     panel.column->addWidget(m_windows);
     panel.column->addStretch(1);
     whole->addWidget(panel.frame);
@@ -67,7 +68,7 @@ void WindowsPanel::addRow(size_t i, const ControlWindow& window) {
     gone->setObjectName(u"removeWindow%1"_s.arg(i));
     gone->setAccessibleName(tr("Remove this window"));
     gone->setToolTip(tr("Remove this window"));
-    gone->setFixedWidth(34);
+    gone->setFixedWidth(px(40));
     low->show(window.low);
     high->show(window.high);
     connect(low, &NumberField::edited, this, [this, i](std::optional<double> value) {

@@ -3,6 +3,7 @@
 #include "app/pull/change_dialog.h"
 
 #include "app/look/fields.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <QDialogButtonBox>
@@ -17,7 +18,7 @@ ChangeDialog::ChangeDialog(const TestDay& day, const std::string& from, const st
     setWindowTitle(tr("Change the build"));
     resize(520, 340);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 16, 16, 16);
+    column->setContentsMargins(px(16), px(16), px(16), px(16));
     m_to = new QComboBox(this);
     m_to->setObjectName(u"changeTo"_s);
     m_to->setAccessibleName(tr("Build on the dyno now"));

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/gate_list.h"
 
+#include "app/look/scale.h"
+
 #include <QPainter>
 
 using namespace Qt::StringLiterals;
@@ -24,22 +26,31 @@ void GateList::setGates(std::vector<Gate> gates) {
         return;
     const bool resized = gates.size() != m_gates.size();
     m_gates = std::move(gates);
-    QStringList words;
-    for (const Gate& gate : m_gates)
-        words << gate.label + u" "_s + gate.value;
-    setAccessibleDescription(words.join(u", "_s));
     if (resized)
         updateGeometry();
     update();
 }
 
-QSize GateList::sizeHint() const { return {220, static_cast<int>(m_gates.size()) * kGateHeight}; }
+/// "Oil 88 °C, wanted 86–96: met"
+QString GateList::spokenItem(int index) const {
+    const Gate& gate = m_gates[static_cast<size_t>(index)];
+    const QString state = gate.state == GateState::Good   ? tr("met")
+                          : gate.state == GateState::Wait ? tr("waited for")
+                                                          : tr("not known");
+    return tr("%1 %2, wanted %3: %4").arg(gate.label, gate.value, gate.window, state);
+}
+
+QRect GateList::spokenRect(int index) const { return {0, index * px(kGateHeight), width(), px(kGateHeight)}; }
+
+QSize GateList::sizeHint() const { return {px(220), static_cast<int>(m_gates.size()) * px(kGateHeight)}; }
 
 void GateList::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
+    painter.scale(lookScale(), lookScale()); // from here on as drawn
+    const int wide = static_cast<int>(width() / lookScale());
     for (size_t i = 0; i < m_gates.size(); ++i)
-        paintGate(painter, {0, static_cast<int>(i) * kGateHeight, width(), kGateHeight}, m_gates[i]);
+        paintGate(painter, {0, static_cast<int>(i) * kGateHeight, wide, kGateHeight}, m_gates[i]);
 }
 
 void GateList::paintGate(QPainter& painter, const QRect& room, const Gate& gate) const {
@@ -51,13 +62,13 @@ void GateList::paintGate(QPainter& painter, const QRect& room, const Gate& gate)
     painter.setBrush(good ? QBrush(colour) : Qt::NoBrush);
     painter.drawRect(box);
     painter.setPen(t.quietInk);
-    painter.setFont(fonts::text(13));
+    painter.setFont(fonts::drawn(13));
     painter.drawText(QRect(room.left() + 26, room.top() + 2, room.width() - 26, 18), Qt::AlignLeft | Qt::AlignVCenter,
                      gate.label);
-    painter.setFont(fonts::text(11));
+    painter.setFont(fonts::drawn(11));
     painter.drawText(QRect(room.left() + 26, room.top() + 2, room.width() - 30, 18), Qt::AlignRight | Qt::AlignVCenter,
                      gate.window);
-    painter.setFont(fonts::numbers(24, true));
+    painter.setFont(fonts::drawn(24, true));
     painter.setPen(good ? t.ink : colour);
     painter.drawText(QRect(room.left() + 26, room.top() + 18, room.width() - 26, 30), Qt::AlignLeft | Qt::AlignVCenter,
                      gate.value);

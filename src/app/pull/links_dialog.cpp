@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/links_dialog.h"
 
+#include "app/look/scale.h"
+
 #include <QDialogButtonBox>
 #include <QFormLayout>
 
@@ -34,9 +36,9 @@ LinksDialog::LinksDialog(std::vector<NamedLink> links, QWidget* parent) : QDialo
     setWindowTitle(tr("Connections"));
     resize(720, 440);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 16, 16, 16);
+    column->setContentsMargins(px(16), px(16), px(16), px(16));
     auto* row = new QHBoxLayout;
-    row->setSpacing(16);
+    row->setSpacing(px(16));
     auto* left = new QVBoxLayout;
     m_list = new QListWidget(this);
     m_list->setObjectName(u"linkList"_s);
@@ -59,6 +61,8 @@ LinksDialog::LinksDialog(std::vector<NamedLink> links, QWidget* parent) : QDialo
     box->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
     column->addWidget(box);
     connect(box, &QDialogButtonBox::accepted, this, [this] {
+        if (!numbersReadable(*this))
+            return;
         takeForm();
         accept();
     });
@@ -113,7 +117,7 @@ QWidget* LinksDialog::makeForm() {
     m_test->setObjectName(u"linkTest"_s);
     m_test->setToolTip(tr("Listens for a few seconds and says what came"));
     m_result = quietLabel(u"linkResult"_s, m_form);
-    m_result->setMinimumHeight(64);
+    m_result->setMinimumHeight(px(64));
     m_result->setAlignment(Qt::AlignTop | Qt::AlignLeft);
     form->addRow(tr("Name"), m_name);
     form->addRow(tr("Kind"), m_kind);
@@ -190,8 +194,8 @@ void LinksDialog::takeForm() {
     const int row = m_list->currentRow();
     if (m_filling || row < 0)
         return;
-    m_port->interpretText(); // what is typed counts before the field is left
-    m_baud->interpretText();
+    m_port->finish(); // what is typed counts before the field is left
+    m_baud->finish();
     NamedLink& link = m_links[static_cast<size_t>(row)];
     link = {m_name->text().trimmed(), formAddress(), m_inUse->isChecked()};
     m_list->item(row)->setText(link.inUse ? link.name : tr("%1 (not in use)").arg(link.name));

@@ -2,8 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/pull_page.h"
 
+#include "app/look/accessible.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
+#include "app/look/wrap_layout.h"
 #include "core/channels/channels.h"
 #include "core/plan/cautions.h"
 #include "core/weather/altitude.h"
@@ -20,8 +23,8 @@ PullPage::PullPage(DayDocument& document, Selection& selection, Look& look, Acti
       m_settings(settings), m_flow(document, m_service) {
     setObjectName(u"pullPage"_s);
     auto* whole = new QHBoxLayout(this);
-    whole->setContentsMargins(16, 12, 16, 12);
-    whole->setSpacing(8);
+    whole->setContentsMargins(px(16), px(12), px(16), px(12));
+    whole->setSpacing(px(8));
     whole->addWidget(makeLeft(actions));
     whole->addWidget(makeMiddle(), 1);
     whole->addWidget(makeRight(actions));
@@ -52,16 +55,16 @@ QToolButton* PullPage::largeButton(ActionRegistry& actions, const char* id, QWid
     out->setToolButtonStyle(Qt::ToolButtonTextOnly);
     out->setProperty("large", true);
     out->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    out->setMinimumHeight(52);
+    out->setMinimumHeight(px(52));
     return out;
 }
 
 QWidget* PullPage::makeLeft(ActionRegistry& actions) {
     const Panel panel = makePanel(tr("Gates"), this);
-    panel.frame->setFixedWidth(268);
+    panel.frame->setMaximumWidth(px(268));
     m_verdict = largeLabel(u"gateVerdict"_s, 22, panel.frame);
     m_verdict->setWordWrap(true);
-    m_verdict->setMinimumHeight(56);
+    m_verdict->setMinimumHeight(px(56));
     m_verdict->setAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     m_gates = new GateList(m_look, panel.frame);
     panel.column->addWidget(m_verdict);
@@ -84,14 +87,14 @@ QWidget* PullPage::makeWeather() {
     auto* out = new QWidget(this);
     auto* column = new QVBoxLayout(out);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(4);
+    column->setSpacing(px(4));
     m_temperature =
         new NumberField(u"weatherTemperature"_s, tr("Air temperature at the intake"), -40, 60, 1, u"\u00B0C"_s, out);
     m_pressure = new NumberField(u"weatherPressure"_s, tr("Station pressure, not the sea-level figure"), 60, 110, 2,
                                  u"kPa"_s, out);
     m_humidity = new NumberField(u"weatherHumidity"_s, tr("Relative humidity"), 0, 100, 0, u"%"_s, out);
     auto* row = new QHBoxLayout;
-    row->setSpacing(4);
+    row->setSpacing(px(4));
     row->addWidget(labelled(tr("air"), m_temperature, out), 3);
     row->addWidget(labelled(tr("pressure"), m_pressure, out), 4);
     row->addWidget(labelled(tr("humidity"), m_humidity, out), 3);
@@ -109,7 +112,7 @@ QWidget* PullPage::makeWeather() {
     m_weatherFrom->setProperty("small", true);
     column->addWidget(m_weatherFrom);
     for (NumberField* field : {m_temperature, m_pressure, m_humidity}) {
-        field->setMinimumWidth(56);
+        field->setMinimumWidth(px(56));
         connect(field, &NumberField::edited, this, &PullPage::typeWeather);
     }
     return out;
@@ -119,9 +122,12 @@ QWidget* PullPage::makeMiddle() {
     auto* frame = new QFrame(this);
     frame->setProperty("panel", true);
     auto* column = new QVBoxLayout(frame);
-    column->setContentsMargins(12, 6, 12, 6);
+    column->setContentsMargins(px(12), px(6), px(12), px(6));
     column->setSpacing(2);
-    auto* numbers = new QHBoxLayout;
+    auto* numbers = new WrapLayout(true);
+    auto* live = new QWidget(frame);
+    auto* liveRow = new QHBoxLayout(live);
+    liveRow->setContentsMargins(0, 0, 0, 0);
     m_speed = largeLabel(u"liveSpeed"_s, 44, frame);
     m_value = largeLabel(u"liveValue"_s, 44, frame);
     m_valueUnit = new PlainLabel(frame);
@@ -130,29 +136,31 @@ QWidget* PullPage::makeMiddle() {
     rpm->setProperty("quiet", true);
     m_state = largeLabel(u"recorderState"_s, 22, frame);
     m_state->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
-    m_speed->setMinimumWidth(132);
-    m_value->setMinimumWidth(112);
+    m_speed->setMinimumWidth(px(132));
+    m_value->setMinimumWidth(px(112));
+    m_speed->setAccessibleDescription(tr("engine speed, rpm"));
+    m_value->setAccessibleDescription(tr("live figure, as measured"));
     for (QLabel* number : {m_speed, m_value})
         number->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
-    numbers->addWidget(m_speed);
-    numbers->addWidget(rpm, 0, Qt::AlignBottom);
-    numbers->addWidget(m_value);
-    numbers->addWidget(m_valueUnit, 0, Qt::AlignBottom);
-    numbers->addStretch(1);
+    liveRow->addWidget(m_speed);
+    liveRow->addWidget(rpm, 0, Qt::AlignBottom);
+    liveRow->addWidget(m_value);
+    liveRow->addWidget(m_valueUnit, 0, Qt::AlignBottom);
+    numbers->addWidget(live);
     numbers->addWidget(m_state);
     column->addLayout(numbers);
     m_board = new Board(m_look, u"liveBoard"_s, frame);
-    m_board->setMinimumSize(280, 200);
+    m_board->setMinimumSize(px(280), px(200));
     column->addWidget(m_board, 1);
     return frame;
 }
 
 QWidget* PullPage::makeRight(ActionRegistry& actions) {
     auto* right = new QWidget(this);
-    right->setFixedWidth(330);
+    right->setMaximumWidth(px(330));
     auto* whole = new QVBoxLayout(right);
     whole->setContentsMargins(0, 0, 0, 0);
-    whole->setSpacing(8);
+    whole->setSpacing(px(8));
     const Panel next = makePanel(tr("Next"), right);
     m_next = largeLabel(u"nextStep"_s, 22, next.frame);
     m_next->setWordWrap(true);
@@ -246,8 +254,10 @@ void PullPage::refresh() {
     const QString verdict = pulling      ? tr("The pull runs")
                             : m_hasLinks ? gateVerdict(m_gates->gates())
                                          : tr("No cell connected");
-    if (m_verdict->text() != verdict)
+    if (m_verdict->text() != verdict) {
         m_verdict->setText(verdict);
+        speakNow(m_verdict);
+    }
     setWarning(m_verdict, !pulling && !gatesOpen(m_gates->gates()));
     refreshLinks(*live);
     refreshWeather(*live);
@@ -341,7 +351,11 @@ void PullPage::refreshNumbers(const LiveSnapshot& live) {
         state = tr("ending");
         break;
     }
+    const bool turned = live.recorder != m_spokenState;
+    m_spokenState = live.recorder;
     m_state->setText(state);
+    if (turned) // not at every second that it counts
+        speakNow(m_state);
     setWarning(m_state, live.recorder == RecorderState::Off || (live.recorder == RecorderState::Armed && live.stale));
 }
 

@@ -73,6 +73,7 @@ private:
     QLabel* m_links = nullptr;
     QLabel* m_verdict = nullptr;
     GateList* m_gates = nullptr;
+    RecorderState m_spokenState = RecorderState::Off;
     NumberField *m_temperature = nullptr, *m_pressure = nullptr, *m_humidity = nullptr;
     QCheckBox* m_weatherByHand = nullptr;
     QLabel* m_weatherFrom = nullptr;

@@ -2,8 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/slip_panel.h"
 
+#include "app/look/accessible.h"
 #include "app/look/fields.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <QScrollArea>
@@ -15,7 +17,7 @@ namespace hillrun {
 QLabel* largeLabel(const QString& name, int pixels, QWidget* parent) {
     auto* out = new PlainLabel(parent);
     out->setObjectName(name);
-    out->setStyleSheet(u"font-size: %1px; font-weight: bold;"_s.arg(pixels));
+    out->setStyleSheet(u"font-size: %1px; font-weight: bold;"_s.arg(px(pixels)));
     return out;
 }
 
@@ -69,7 +71,11 @@ void SlipPanel::refresh() {
     }
     const Pull* pull = findPull(m_document.day(), slip->pull);
     const bool aside = pull && !pull->use;
-    m_head->setText(u"%1 %2"_s.arg(qs(slip->pull), aside ? tr("set aside") : qs(slip->headline)));
+    const QString head = u"%1 %2"_s.arg(qs(slip->pull), aside ? tr("set aside") : qs(slip->headline));
+    if (head != m_head->text()) {
+        m_head->setText(head);
+        speakNow(m_head);
+    }
     setWarning(m_head, slip->suspicious && !aside);
     m_number->setText(slip->differenceFromSet_pct ? percentText(*slip->differenceFromSet_pct, 1) : QString());
     m_lines->setText(linesText(*slip, pull));

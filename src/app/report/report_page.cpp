@@ -2,7 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/report/report_page.h"
 
+#include "app/look/accessible.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
@@ -16,17 +18,34 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
+namespace {
+
+/// The sheet's picture, and its text for those who hear it.
+class Paper : public PlainLabel, public SpokenPicture {
+public:
+    explicit Paper(ReportPage& page) : PlainLabel(&page), m_page(page) {}
+    [[nodiscard]] QString spokenName() const override { return ReportPage::tr("The sheet as it will print"); }
+    [[nodiscard]] QString spokenText() const override {
+        const auto sheet = m_page.sheet();
+        return sheet ? qs(report::pageText(*sheet)) : text();
+    }
+
+private:
+    const ReportPage& m_page;
+};
+
+} // namespace
+
 ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
                        QWidget* parent)
     : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"reportPage"_s);
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(16, 12, 16, 12);
-    row->setSpacing(16);
-    m_paper = new PlainLabel(this);
+    row->setContentsMargins(px(16), px(12), px(16), px(12));
+    row->setSpacing(px(16));
+    m_paper = new Paper(*this);
     m_paper->setObjectName(u"paper"_s);
     m_paper->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
-    m_paper->setAccessibleName(tr("The sheet as it will print"));
     m_scroll = new QScrollArea(this);
     m_scroll->setObjectName(u"paperScroll"_s);
     m_scroll->setWidget(m_paper);
@@ -35,7 +54,7 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
     row->addWidget(m_scroll, 1);
 
     auto* side = new QWidget(this);
-    side->setFixedWidth(240);
+    side->setFixedWidth(px(240));
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
     auto* title = new PlainLabel(tr("On the sheet"), side);
@@ -59,7 +78,7 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
         });
         column->addWidget(box);
     }
-    column->addSpacing(16);
+    column->addSpacing(px(16));
     for (const char* id : {"report.pdf", "report.csv", "day.export_zip"}) {
         QAction* action = actions.get(id);
         auto* button = new QPushButton(action->text(), side);

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/day_strip.h"
-#include "app/look/plain_text.h"
 
+#include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/plan/progress.h"
 
@@ -129,7 +130,7 @@ DayStrip::DayStrip(DayDocument& document, Selection& selection, Look& look, QWid
     : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"dayStrip"_s);
     setAccessibleName(tr("Day strip: the pulls in order of time"));
-    setFixedHeight(96);
+    setFixedHeight(px(96));
     setFocusPolicy(Qt::TabFocus);
     setMouseTracking(true);
     const auto repaint = [this] { update(); };
@@ -141,15 +142,37 @@ DayStrip::DayStrip(DayDocument& document, Selection& selection, Look& look, QWid
 }
 
 StripLayout DayStrip::currentLayout() const {
-    return layoutStrip(m_document.day(), m_document.analysis().get(), width(), kTallest);
+    return layoutStrip(m_document.day(), m_document.analysis().get(), width() / lookScale(), kTallest);
 }
 
 QPoint DayStrip::centreOf(const std::string& pull) const {
     const StripLayout layout = currentLayout();
     for (const StripFlag& flag : layout.flags)
         if (m_document.day().pulls[flag.pull].id == pull)
-            return QPointF(flag.x + layout.flagWidth / 2.0, kBaseLine - flag.height / 2.0).toPoint();
+            return (lookScale() * QPointF(flag.x + layout.flagWidth / 2.0, kBaseLine - flag.height / 2.0)).toPoint();
     return {};
+}
+
+int DayStrip::spokenCount() const { return static_cast<int>(currentLayout().flags.size()); }
+
+QString DayStrip::spokenItem(int index) const {
+    QString out = tooltipOf(currentLayout().flags[static_cast<size_t>(index)]);
+    return out.replace(u'\n', u"; "_s);
+}
+
+QRect DayStrip::spokenRect(int index) const {
+    const StripLayout layout = currentLayout();
+    const StripFlag& flag = layout.flags[static_cast<size_t>(index)];
+    const QRectF drawn(flag.x, kBaseLine - flag.height, layout.flagWidth, flag.height);
+    return QRectF(lookScale() * drawn.topLeft(), lookScale() * drawn.size()).toAlignedRect();
+}
+
+bool DayStrip::spokenChosen(int index) const {
+    return m_document.day().pulls[currentLayout().flags[static_cast<size_t>(index)].pull].id == m_selection.pull();
+}
+
+void DayStrip::chooseSpoken(int index) {
+    m_selection.setPull(m_document.day().pulls[currentLayout().flags[static_cast<size_t>(index)].pull].id);
 }
 
 void DayStrip::paintEvent(QPaintEvent*) {
@@ -159,6 +182,10 @@ void DayStrip::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), t.ground);
     painter.setPen(QPen(t.rule, 1));
     painter.drawLine(QPointF(0, height() - 0.5), QPointF(width(), height() - 0.5));
+    if (hasFocus()) {
+        painter.setPen(QPen(t.mark, 1));
+        painter.drawRect(rect().adjusted(0, 0, -1, -2));
+    }
     const StripLayout layout = currentLayout();
     if (m_document.day().pulls.empty() && layout.planned.empty()) {
         painter.setPen(t.quietInk);
@@ -169,20 +196,17 @@ void DayStrip::paintEvent(QPaintEvent*) {
                              : tr("No day is open. Press Ctrl+O, or drop a day folder, a zip or logger files here."));
         return;
     }
+    painter.scale(lookScale(), lookScale()); // from here on as drawn
     paintAir(painter, layout);
     paintFlags(painter, layout);
     paintPlanned(painter, layout);
-    if (hasFocus()) {
-        painter.setPen(QPen(t.mark, 1));
-        painter.drawRect(rect().adjusted(0, 0, -1, -2));
-    }
 }
 
 void DayStrip::paintFlags(QPainter& painter, const StripLayout& layout) {
     const Theme& t = m_look.theme();
     painter.setPen(QPen(t.rule, 1));
-    painter.drawLine(QPointF(kSide, kBaseLine + 0.5), QPointF(width() - kSide, kBaseLine + 0.5));
-    painter.setFont(fonts::text(11));
+    painter.drawLine(QPointF(kSide, kBaseLine + 0.5), QPointF(width() / lookScale() - kSide, kBaseLine + 0.5));
+    painter.setFont(fonts::drawn(11));
     for (const auto& gap : layout.gaps) {
         const QString text = tr("%1 min").arg(gap.minutes);
         if (painter.fontMetrics().horizontalAdvance(text) > gap.to - gap.from - 8.0)
@@ -209,7 +233,7 @@ void DayStrip::paintFlags(QPainter& painter, const StripLayout& layout) {
         }
         const bool roomForNames = layout.flagWidth >= 9.0;
         if (flag.firstOfSet || roomForNames) {
-            painter.setFont(fonts::text(flag.firstOfSet ? 13 : 11, flag.firstOfSet));
+            painter.setFont(fonts::drawn(flag.firstOfSet ? 13 : 11, flag.firstOfSet));
             painter.setPen(flag.firstOfSet ? colour : t.quietInk);
             const QString name = flag.firstOfSet ? qs(pull.build) : QString::number(flag.pull + 1);
             painter.drawText(QRectF(flag.x - 20, kBaseLine + 3, layout.flagWidth + 40, 17), Qt::AlignCenter, name);
@@ -223,7 +247,7 @@ void DayStrip::paintPlanned(QPainter& painter, const StripLayout& layout) {
     const Theme& t = m_look.theme();
     painter.setPen(QPen(t.mark, 1.5));
     painter.drawLine(QPointF(layout.now, kBaseLine - kTallest), QPointF(layout.now, kBaseLine + 16));
-    painter.setFont(fonts::text(11));
+    painter.setFont(fonts::drawn(11));
     painter.drawText(QRectF(layout.now - 30, 4, 60, 16), Qt::AlignCenter, tr("now"));
     const double width =
         layout.planned.size() > 1 ? std::clamp(layout.planned[1].x - layout.planned[0].x - 4.0, 3.0, 14.0) : 14.0;
@@ -233,7 +257,7 @@ void DayStrip::paintPlanned(QPainter& painter, const StripLayout& layout) {
         painter.drawRect(QRectF(planned.x, kBaseLine - kTallest / 2, width, kTallest / 2));
         if (planned.letter.empty())
             continue;
-        painter.setFont(fonts::text(13, true));
+        painter.setFont(fonts::drawn(13, true));
         painter.setPen(t.build(planned.build));
         painter.drawText(QRectF(planned.x - 20, kBaseLine + 3, width + 40, 17), Qt::AlignCenter, qs(planned.letter));
     }
@@ -267,9 +291,9 @@ void DayStrip::paintAir(QPainter& painter, const StripLayout& layout) {
     QString text = qs(basisText(*analysis));
     if (corrected)
         text += tr(" \u00B7 air factor %1\u2013%2").arg(low, 0, 'f', 4).arg(high, 0, 'f', 4);
-    painter.setFont(fonts::text(11));
+    painter.setFont(fonts::drawn(11));
     const double wide = painter.fontMetrics().horizontalAdvance(text);
-    const double right = layout.now > wide + 40.0 ? layout.now - 18.0 : width() - 10.0; // "now" has its word up there
+    const double right = layout.now > wide + 40.0 ? layout.now - 18.0 : width() / lookScale() - 10.0; // "now" has its word up there
     const double left = right - wide;
     painter.fillRect(QRectF(left - 6.0, kAirTop - 6, wide + 12.0, 15), m_look.theme().ground);
     painter.setPen(m_look.theme().quietInk);
@@ -285,11 +309,11 @@ const StripFlag* DayStrip::flagAt(const StripLayout& layout, QPointF position) c
 
 void DayStrip::mousePressEvent(QMouseEvent* event) {
     const StripLayout layout = currentLayout();
-    const StripFlag* flag = flagAt(layout, event->position());
+    const StripFlag* flag = flagAt(layout, event->position() / lookScale());
     if (!flag)
         return;
     const Pull& pull = m_document.day().pulls[flag->pull];
-    const bool onLetter = event->position().y() > kBaseLine;
+    const bool onLetter = event->position().y() > kBaseLine * lookScale();
     if (event->modifiers().testFlag(Qt::ControlModifier)) {
         m_selection.setPair(pull.build, pull.build == m_selection.to() ? m_selection.from() : m_selection.to());
     } else if (onLetter && flag->firstOfSet) {
@@ -301,7 +325,7 @@ void DayStrip::mousePressEvent(QMouseEvent* event) {
 
 void DayStrip::mouseDoubleClickEvent(QMouseEvent* event) {
     const StripLayout layout = currentLayout();
-    if (const StripFlag* flag = flagAt(layout, event->position()))
+    if (const StripFlag* flag = flagAt(layout, event->position() / lookScale()))
         Q_EMIT pullActivated(qs(m_document.day().pulls[flag->pull].id));
 }
 
@@ -344,7 +368,7 @@ bool DayStrip::event(QEvent* event) {
     if (event->type() == QEvent::ToolTip) {
         const auto* help = static_cast<QHelpEvent*>(event);
         const StripLayout layout = currentLayout();
-        if (const StripFlag* flag = flagAt(layout, help->pos()))
+        if (const StripFlag* flag = flagAt(layout, QPointF(help->pos()) / lookScale()))
             QToolTip::showText(help->globalPos(), plainTip(tooltipOf(*flag)), this);
         else
             QToolTip::hideText();

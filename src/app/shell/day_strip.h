@@ -4,6 +4,7 @@
 
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
+#include "app/look/accessible.h"
 #include "app/look/theme.h"
 
 #include <QWidget>
@@ -46,13 +47,18 @@ StripLayout layoutStrip(const TestDay& day, const DayAnalysis* analysis, double 
 
 /// The test day as a timeline: each pull a flag in its build's colour, as high as its band mean stands against the
 /// base's; gaps carry their minutes; the thin line is the air factor.
-class DayStrip : public QWidget {
+class DayStrip : public QWidget, public SpokenItems {
     Q_OBJECT
 public:
     DayStrip(DayDocument& document, Selection& selection, Look& look, QWidget* parent = nullptr);
     [[nodiscard]] QSize sizeHint() const override { return {600, 96}; }
     /// Middle of a pull's flag, for tests and for tooltips.
     [[nodiscard]] QPoint centreOf(const std::string& pull) const;
+    [[nodiscard]] int spokenCount() const override;
+    [[nodiscard]] QString spokenItem(int index) const override;
+    [[nodiscard]] QRect spokenRect(int index) const override;
+    [[nodiscard]] bool spokenChosen(int index) const override;
+    void chooseSpoken(int index) override;
 
 Q_SIGNALS:
     void pullActivated(const QString& pull); ///< double click: look at it in Check

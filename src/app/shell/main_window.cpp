@@ -2,7 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/main_window.h"
 
+#include "app/look/accessible.h"
+#include "app/look/fit_scroll.h"
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
 #include "app/pull/links_dialog.h"
 #include "app/shell/command_search.h"
@@ -28,6 +31,9 @@ constexpr DisplayUnits kUnits[] = {{PowerUnit::Kilowatt, TorqueUnit::NewtonMetre
                                    {PowerUnit::Horsepower, TorqueUnit::PoundFoot},
                                    {PowerUnit::MetricHorsepower, TorqueUnit::NewtonMetre}};
 
+constexpr QSize kSmallest(960, 600);
+constexpr int kTitleBar_px = 40; ///< what a window manager puts above, about
+
 fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
 
 } // namespace
@@ -38,10 +44,12 @@ MainWindow::MainWindow(Dialogs& dialogs)
                       "repeatability.json") {
     setObjectName(u"window"_s);
     new PlainTextGuard(this);
+    installSpokenWidgets();
     setWindowIcon(QIcon(u":/icons/hillrun.svg"_s));
     setAcceptDrops(true);
-    resize(1280, 800);
-    setMinimumSize(1000, 620);
+    const QSize room = screen()->availableSize() - QSize(0, kTitleBar_px);
+    setMinimumSize(kSmallest.boundedTo(room));
+    resize(QSize(px(1280), px(800)).boundedTo(room));
     m_look.setDark(m_settings.get(settings::kDark));
     m_actions = new ActionRegistry(this);
     declareActions();
@@ -249,7 +257,7 @@ template <class Made> Made& MainWindow::placed(Made*& page, Page at, Made* made)
     const int place = static_cast<int>(at);
     const bool shown = m_pages->currentIndex() == place;
     delete m_pages->widget(place);
-    m_pages->insertWidget(place, page);
+    m_pages->insertWidget(place, new FitScroll(page));
     if (shown)
         m_pages->setCurrentIndex(place);
     return *page;

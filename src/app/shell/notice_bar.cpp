@@ -3,6 +3,7 @@
 #include "app/shell/notice_bar.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 
 #include <QHBoxLayout>
 #include <QTimer>
@@ -15,7 +16,7 @@ NoticeBar::NoticeBar(QWidget* parent) : QWidget(parent) {
     setObjectName(u"noticeBar"_s);
     setAttribute(Qt::WA_StyledBackground);
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(16, 6, 12, 6);
+    row->setContentsMargins(px(16), px(6), px(12), px(6));
     m_text = new PlainLabel(this);
     m_text->setObjectName(u"noticeText"_s);
     m_text->setWordWrap(true);

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/step_rail.h"
 
+#include "app/look/scale.h"
+
 #include <QVBoxLayout>
 
 using namespace Qt::StringLiterals;
@@ -11,10 +13,10 @@ namespace hillrun {
 StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) : QWidget(parent), m_look(look) {
     setObjectName(u"stepRail"_s);
     setAttribute(Qt::WA_StyledBackground);
-    setFixedWidth(92);
+    setFixedWidth(px(92));
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(0, 8, 1, 8);
-    column->setSpacing(4);
+    column->setContentsMargins(0, px(8), 1, px(8));
+    column->setSpacing(px(4));
     for (const char* step : {"prepare", "pull", "check", "compare", "report", "bench"}) {
         const QAction* action = actions.get((std::string("page.") + step).c_str());
         auto* button = new QToolButton(this);
@@ -25,7 +27,7 @@ StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) :
         button->setAccessibleName(action->text());
         button->setCheckable(true);
         button->setToolButtonStyle(Qt::ToolButtonTextUnderIcon);
-        button->setIconSize({26, 26});
+        button->setIconSize({px(26), px(26)});
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         connect(button, &QToolButton::clicked, action, &QAction::trigger);
         if (std::string_view(step) == "bench")
@@ -42,6 +44,22 @@ void StepRail::setCurrent(int step) {
     for (size_t i = 0; i < m_steps.size(); ++i)
         m_steps[i].first->setChecked(static_cast<int>(i) == step);
     refreshIcons();
+}
+
+/// Where the window is low the steps stand without their drawings.
+void StepRail::resizeEvent(QResizeEvent* event) {
+    const auto needed = [this] {
+        int out = 2 * px(8);
+        for (const auto& [button, name] : m_steps)
+            out += button->sizeHint().height() + layout()->spacing();
+        return out;
+    };
+    for (const auto& [button, name] : m_steps)
+        button->setToolButtonStyle(Qt::ToolButtonTextUnderIcon);
+    if (needed() > event->size().height())
+        for (const auto& [button, name] : m_steps)
+            button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    QWidget::resizeEvent(event);
 }
 
 void StepRail::refreshIcons() {

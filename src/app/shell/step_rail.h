@@ -17,6 +17,9 @@ public:
     StepRail(Look& look, const ActionRegistry& actions, QWidget* parent = nullptr);
     void setCurrent(int step);
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
     void refreshIcons();
     Look& m_look;

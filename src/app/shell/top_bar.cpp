@@ -3,7 +3,9 @@
 #include "app/shell/top_bar.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 #include "app/look/words.h"
+#include "app/look/wrap_layout.h"
 
 #include <cmath>
 #include <QHBoxLayout>
@@ -30,10 +32,10 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"topBar"_s);
     setAttribute(Qt::WA_StyledBackground);
-    setFixedHeight(48);
+    setMinimumHeight(px(48));
     auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(12, 0, 8, 0);
-    row->setSpacing(6);
+    row->setContentsMargins(px(12), 0, px(8), 0);
+    row->setSpacing(px(6));
     auto* wordmark = new PlainLabel(tr("Hill Run"), this);
     wordmark->setObjectName(u"wordmark"_s);
     m_menuButton = new QToolButton(this);
@@ -54,15 +56,17 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
     m_busy->setSizePolicy(keepsRoom);
     m_busy->setVisible(false);
     row->addWidget(wordmark);
-    row->addSpacing(10);
+    row->addSpacing(px(10));
     row->addWidget(m_menuButton);
-    row->addSpacing(6);
+    row->addSpacing(px(6));
     row->addWidget(m_title, 1);
     row->addWidget(m_busy);
+    m_choices = new QWidget(this);
+    m_choices->setLayout(new WrapLayout(false, px(6)));
+    row->addWidget(m_choices, 0, Qt::AlignVCenter);
     m_standard = makeChoice(u"standardChoice"_s, tr("Air"), tr("Correction standard of every figure"));
     m_boost = makeChoice(u"boostChoice"_s, tr("Boost"),
                          tr("What the air factor does on a boosted engine; kept with the day"));
-    m_boostLabel = findChild<QLabel*>(u"boostChoiceLabel"_s);
     m_smoothing = makeChoice(u"smoothingChoice"_s, tr("Smoothing"), tr("Width of the local regression"));
     m_allowance =
         makeChoice(u"allowanceChoice"_s, tr("Drift"), tr("How far drift may have been anything but a straight line"));
@@ -74,7 +78,7 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
         out->setAccessibleName(actions.get(id)->text());
         out->setProperty("flat", true);
         out->setToolButtonStyle(Qt::ToolButtonIconOnly);
-        out->setIconSize({20, 20});
+        out->setIconSize({px(20), px(20)});
         row->addWidget(out);
         return out;
     };
@@ -91,17 +95,24 @@ TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRe
 }
 
 QComboBox* TopBar::makeChoice(const QString& name, const QString& label, const QString& tip) {
-    auto* row = static_cast<QHBoxLayout*>(layout());
-    auto* text = new PlainLabel(label, this);
+    auto* pair = new QWidget(m_choices);
+    auto* row = new QHBoxLayout(pair);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(px(6));
+    auto* text = new PlainLabel(label, pair);
     text->setObjectName(name + u"Label"_s);
     text->setProperty("quiet", true);
-    auto* choice = new QComboBox(this);
+    auto* choice = new QComboBox(pair);
     choice->setObjectName(name);
     choice->setAccessibleName(label);
     choice->setToolTip(tip);
     choice->setProperty("flat", true);
+    choice->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    choice->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Preferred); // a choice cut in half says nothing
     row->addWidget(text);
     row->addWidget(choice);
+    m_choices->layout()->addWidget(pair);
+    m_labels.push_back({text, choice});
     return choice;
 }
 
@@ -154,9 +165,32 @@ void TopBar::showSettings() {
 void TopBar::showBoost() {
     const TestDay& day = m_document.day();
     const bool boosted = m_document.isOpen() && day.article.engine.aspiration != Aspiration::Natural;
-    m_boost->setVisible(boosted);
-    m_boostLabel->setVisible(boosted);
+    m_boost->parentWidget()->setVisible(boosted);
     m_boost->setCurrentIndex(static_cast<int>(day.boostSchool));
+    fitLabels();
+}
+
+/// Where the window is narrow the choices stand without their labels, which are their tooltips and names still.
+void TopBar::fitLabels() {
+    int needed = px(120); // of the day's name
+    int labels = 0;
+    for (const QWidget* part : findChildren<QWidget*>(Qt::FindDirectChildrenOnly))
+        if (part != m_title && part != m_choices)
+            needed += part->sizeHint().width() + layout()->spacing();
+    for (const auto& [label, choice] : m_labels)
+        if (!choice->parentWidget()->isHidden()) {
+            needed += choice->sizeHint().width() + layout()->spacing();
+            labels += label->sizeHint().width() + layout()->spacing();
+        }
+    for (const auto& [label, choice] : m_labels)
+        label->setVisible(needed + labels <= width());
+    m_title->setVisible(needed <= width()); // the window's title says it too
+    static_cast<QHBoxLayout*>(layout())->setStretchFactor(m_choices, needed <= width() ? 0 : 1);
+}
+
+void TopBar::resizeEvent(QResizeEvent* event) {
+    fitLabels();
+    QWidget::resizeEvent(event);
 }
 
 void TopBar::refreshIcons() {

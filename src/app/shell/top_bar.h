@@ -25,11 +25,15 @@ public:
     void setBusy(bool busy);
     void setProgress(double share);
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
     QComboBox* makeChoice(const QString& name, const QString& label, const QString& tip);
     void fillChoices();
     void showSettings();
     void showBoost();
+    void fitLabels();
     void refreshIcons();
 
     DayDocument& m_document;
@@ -40,7 +44,8 @@ private:
     QToolButton* m_searchButton = nullptr;
     ElidedLabel* m_title = nullptr;
     QLabel* m_busy = nullptr;
-    QLabel* m_boostLabel = nullptr;
+    QWidget* m_choices = nullptr;
+    std::vector<std::pair<QLabel*, QComboBox*>> m_labels; ///< of the choices
     QComboBox* m_boost = nullptr;
     QComboBox* m_standard = nullptr;
     QComboBox* m_smoothing = nullptr;

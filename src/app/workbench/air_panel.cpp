@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/workbench/air_panel.h"
 
+#include "app/look/scale.h"
 #include "app/look/words.h"
 
 #include <QGridLayout>
@@ -17,11 +18,11 @@ AirPanel::AirPanel(DayDocument& document, Selection& selection, Look& look, QWid
     setObjectName(u"airPanel"_s);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(8);
+    row->setSpacing(px(8));
     auto* left = new QWidget(this);
     auto* column = new QVBoxLayout(left);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(8);
+    column->setSpacing(px(8));
     column->addWidget(makeCondition());
     column->addWidget(makeEngine());
     column->addStretch(1);
@@ -30,7 +31,7 @@ AirPanel::AirPanel(DayDocument& document, Selection& selection, Look& look, QWid
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFixedWidth(344);
+    scroll->setFixedWidth(px(344));
     row->addWidget(scroll);
     row->addWidget(makeAnswer(), 1);
     connect(&m_document, &DayDocument::dayChanged, this, &AirPanel::takeDay);
@@ -83,8 +84,8 @@ QWidget* AirPanel::makeCondition() {
     });
     panel.head->addWidget(m_pull);
     auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(8);
-    grid->setVerticalSpacing(6);
+    grid->setHorizontalSpacing(px(8));
+    grid->setVerticalSpacing(px(6));
     m_temperature = number(u"airTemperature"_s, tr("Temperature at the intake"), -89, 70, 1, u"\u00B0C"_s);
     m_pressureKind =
         choice(u"airPressureKind"_s, tr("Which pressure"), {tr("Station pressure"), tr("Altimeter setting")});
@@ -132,8 +133,8 @@ QWidget* AirPanel::makeCondition() {
 QWidget* AirPanel::makeEngine() {
     const Panel panel = makePanel(tr("Engine"), this);
     auto* grid = new QGridLayout;
-    grid->setHorizontalSpacing(8);
-    grid->setVerticalSpacing(6);
+    grid->setHorizontalSpacing(px(8));
+    grid->setVerticalSpacing(px(6));
     QStringList schools;
     for (int i = 0; i < 4; ++i)
         schools << QString::fromUtf8(boostSchoolTitle(static_cast<BoostSchool>(i)));
@@ -175,8 +176,8 @@ QWidget* AirPanel::makeAnswer() {
     auto* frame = new QFrame(this);
     frame->setProperty("panel", true);
     auto* column = new QVBoxLayout(frame);
-    column->setContentsMargins(8, 6, 8, 6);
-    column->setSpacing(6);
+    column->setContentsMargins(px(8), px(6), px(8), px(6));
+    column->setSpacing(px(6));
     m_table = new AirTable(m_look, this);
     m_view = new QTableView(frame);
     m_view->setObjectName(u"airTable"_s);
@@ -188,12 +189,12 @@ QWidget* AirPanel::makeAnswer() {
     m_view->setSelectionBehavior(QAbstractItemView::SelectRows);
     m_view->setSelectionMode(QAbstractItemView::SingleSelection);
     m_view->verticalHeader()->hide();
-    m_view->verticalHeader()->setDefaultSectionSize(27);
+    m_view->verticalHeader()->setDefaultSectionSize(px(27));
     m_view->horizontalHeader()->setHighlightSections(false);
-    m_view->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    for (const int section : {AirTable::Name, AirTable::Says})
-        m_view->horizontalHeader()->setSectionResizeMode(section, QHeaderView::ResizeToContents);
-    m_view->setFixedHeight(34 + 8 * 27);
+    m_view->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    m_view->horizontalHeader()->setStretchLastSection(true);
+    m_view->setSizeAdjustPolicy(QAbstractScrollArea::AdjustToContents);
+    m_view->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     connect(m_view->selectionModel(), &QItemSelectionModel::currentRowChanged, this,
             [this](const QModelIndex& current) {
                 const auto standard = m_table->standardAt(current.row());
@@ -262,8 +263,8 @@ void AirPanel::takeEngine() {
 }
 
 void AirPanel::refreshHumidity() {
-    const QString units[] = {u"\u00A0%"_s, u"\u00A0\u00B0C"_s, u"\u00A0\u00B0C"_s, u"\u00A0kPa"_s};
-    m_humidity->setSuffix(units[m_humidityKind->currentIndex()]);
+    const QString units[] = {u"%"_s, u"\u00B0C"_s, u"\u00B0C"_s, u"kPa"_s};
+    m_humidity->setUnit(units[m_humidityKind->currentIndex()]);
 }
 
 AirInputs AirPanel::inputs() const {

@@ -3,6 +3,7 @@
 #include "app/workbench/bench_page.h"
 
 #include "app/look/plain_text.h"
+#include "app/look/scale.h"
 
 #include <QToolButton>
 
@@ -15,7 +16,7 @@ WeatherPanel::WeatherPanel(DayDocument& document, Look& look, QWidget* parent)
     setObjectName(u"weatherPanel"_s);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(8);
+    column->setSpacing(px(8));
     m_words = new PlainLabel(this);
     m_words->setObjectName(u"weatherWords"_s);
     m_words->setWordWrap(true);
@@ -58,8 +59,8 @@ BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, Ac
     : QWidget(parent), m_actions(actions) {
     setObjectName(u"benchPage"_s);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 8, 16, 12);
-    column->setSpacing(6);
+    column->setContentsMargins(px(16), px(8), px(16), px(12));
+    column->setSpacing(px(6));
     auto* tools = new QHBoxLayout;
     for (const char* id : {"bench.air", "bench.weather"}) {
         actions.get(id)->setCheckable(true);

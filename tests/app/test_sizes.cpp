@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// Nothing is cut on small screens and with large type. With HILLRUN_PICTURES=DIR every page is kept as a picture.
+
+#include "app_support.h"
+#include "cut_text.h"
+
+#include <QApplication>
+
+using namespace hillrun;
+using namespace Qt::StringLiterals;
+using test::OpenWindow;
+
+namespace {
+
+constexpr std::pair<Page, const char*> kAll[] = {{Page::Prepare, "prepare"}, {Page::Pull, "pull"},
+                                                 {Page::Check, "check"},     {Page::Compare, "compare"},
+                                                 {Page::Report, "report"},   {Page::Bench, "bench"}};
+
+/// The desktop's type for as long as it lives.
+struct DesktopType {
+    QFont before = QApplication::font();
+    explicit DesktopType(int points) {
+        QFont font = before;
+        font.setPointSize(points);
+        QApplication::setFont(font);
+    }
+    ~DesktopType() { QApplication::setFont(before); }
+};
+
+QString cutOnEveryPage(OpenWindow& w, QSize size, int points) {
+    QStringList out;
+    w.window->resize(size);
+    for (const auto& [page, name] : kAll) {
+        w.window->showPage(page);
+        test::waitFor([&] { return !w.window->document().isBusy(); });
+        QTest::qWait(20);
+        for (const QString& cut : test::cutTexts(*w.window))
+            out << QLatin1StringView(name) + u": "_s + cut;
+        if (const QString folder = qEnvironmentVariable("HILLRUN_PICTURES"); !folder.isEmpty())
+            w.window->grab().save(u"%1/%2_%3_%4.png"_s.arg(folder).arg(size.width()).arg(points).arg(
+                QLatin1StringView(name)));
+    }
+    return out.join(u"\n"_s);
+}
+
+} // namespace
+
+TEST_CASE("nothing is cut on small screens and with large type") {
+    for (const int points : {10, 16}) {
+        const DesktopType type(points);
+        OpenWindow w(test::boostDay());
+        for (const QSize size : {QSize(1024, 768), QSize(1280, 720), QSize(1366, 768)}) {
+            INFO(points << " pt at " << size.width() << "x" << size.height());
+            const QString cut = cutOnEveryPage(w, size, points);
+            CHECK(cut.toStdString() == "");
+        }
+    }
+}

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 
-// What a screen reader gets: every control has a name that is no identifier, every picture says what it shows, the pulls
-// of the strips are read one by one, the answer is the sentence.
+// What a screen reader gets: every control has a name that is no identifier, every picture says what it shows, the
+// pulls of the strips are read one by one, the answer is the sentence.
 
 #include "app/board/board_text.h"
 #include "app/look/accessible.h"
@@ -60,8 +60,7 @@ QAccessibleInterface* nodeOf(QWidget* widget) {
 TEST_CASE("every page can be read aloud") {
     for (const auto& day : {test::boostDay(), test::rollerDay(), test::kNoDay}) {
         OpenWindow w(day);
-        for (const Page page :
-             {Page::Prepare, Page::Pull, Page::Check, Page::Compare, Page::Report, Page::Bench}) {
+        for (const Page page : {Page::Prepare, Page::Pull, Page::Check, Page::Compare, Page::Report, Page::Bench}) {
             w.window->showPage(page);
             test::waitFor([&] { return !w.window->document().isBusy(); });
             QStringList faults;
@@ -131,7 +130,8 @@ TEST_CASE("a board in words") {
     content.shades = {{1000.0, 1500.0, {}, u"drift"_s}};
     content.marks = {{2000.0, 40.0, {}, u"knock"_s}};
     CHECK(boardText(content, u"2 000 rpm\nA 40"_s).replace(QChar(0x202F), u' ').replace(QChar(0xA0), u' ') ==
-          u"A: begins 10.0 at 1 000, highest 40.0 at 2 000, lowest 10.0 at 1 000, ends 30.0 at 3 000; drift from 1 000 to "
+          u"A: begins 10.0 at 1 000, highest 40.0 at 2 000, lowest 10.0 at 1 000, ends 30.0 at 3 000; drift from 1 000 "
+          u"to "
           "1 500; knock at 2 000; cursor: 2 000 rpm A 40"_s);
     content.series[0].y = {std::nan(""), std::nan(""), std::nan("")};
     content.shades.clear();

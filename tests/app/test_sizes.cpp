@@ -39,8 +39,8 @@ QString cutOnEveryPage(OpenWindow& w, QSize size, int points) {
         for (const QString& cut : test::cutTexts(*w.window))
             out << QLatin1StringView(name) + u": "_s + cut;
         if (const QString folder = qEnvironmentVariable("HILLRUN_PICTURES"); !folder.isEmpty())
-            w.window->grab().save(u"%1/%2_%3_%4.png"_s.arg(folder).arg(size.width()).arg(points).arg(
-                QLatin1StringView(name)));
+            w.window->grab().save(
+                u"%1/%2_%3_%4.png"_s.arg(folder).arg(size.width()).arg(points).arg(QLatin1StringView(name)));
     }
     return out.join(u"\n"_s);
 }

@@ -100,3 +100,19 @@ TEST_CASE("a station's own pressure is not questioned, a sea-level figure is") {
         RC_ASSERT(!seaLevelWarning(within(0.995, 1.03) * 101.325, altitude).empty());
     });
 }
+
+TEST_CASE("air that cannot be is refused with its figures in kPa") {
+    Atmosphere air;
+    air.temperature_c = 90.0;
+    air.pressure_pa = 60000.0;
+    air.humidity = {HumidityKind::RelativeHumidity_pct, 100.0}; // 70.1 kPa of vapour (steam tables) in 60 kPa of air
+    std::string words;
+    try {
+        (void)humidAir(air);
+    } catch (const DataError& error) {
+        words = error.what();
+    }
+    INFO(words);
+    CHECK(words.find("a vapour pressure of 70.") != std::string::npos);
+    CHECK(words.find("is not below the 60.000 kPa of the whole air") != std::string::npos);
+}

@@ -341,3 +341,32 @@ TEST_CASE("where two builds cross is where the difference that was put in change
     CHECK(c->crossovers_rpm.front() == Approx(5000.0).margin(150.0));
     CHECK(c->verdict == VerdictKind::Mixed);
 }
+
+TEST_CASE("a declared bound of drift is said with the answer, and only then") {
+    AnalysisSettings settings;
+    settings.drift.declaredBound_pct = 0.7;
+    CHECK(analysed(smallDay("A3 B3"), settings).find("A", "B")->boundDeclared);
+    CHECK_FALSE(analysed(smallDay("A3 B3")).find("A", "B")->boundDeclared);
+}
+
+TEST_CASE("what the model cannot fit is the geometric mean of the pulls that are there") {
+    TestDay day = smallDay("A3 B3 A3");
+    for (size_t number = 0; number < day.pulls.size(); ++number)
+        if (number != 0) // one pull alone reaches the top: level and drift cannot both be told from it
+            day.pulls[number].window_rpm = RpmRange{3200.0, 5800.0};
+    const DayAnalysis a = analysed(day);
+    const BuildResult* build = a.findBuild("A");
+    REQUIRE(build);
+    int seen = 0;
+    for (size_t i = 0; i < a.model->input.rpm.size(); ++i) {
+        const double rpm = a.model->input.rpm[i];
+        if (rpm < 6000.0 || !std::isfinite(build->power_w[i]))
+            continue;
+        const Curve& curve = *a.pulls[0].curve;
+        const auto at = std::find(curve.rpm.begin(), curve.rpm.end(), rpm);
+        REQUIRE(at != curve.rpm.end());
+        ++seen;
+        CHECK(build->power_w[i] == Approx(curve.power_w[static_cast<size_t>(at - curve.rpm.begin())]).epsilon(1e-9));
+    }
+    CHECK(seen > 3);
+}

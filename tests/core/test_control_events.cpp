@@ -293,3 +293,23 @@ TEST_CASE("what is offered: the larger part that is left, or to set aside; nothi
     CHECK_FALSE(remedyFor(at(EventKind::Limiter, 7500, 7500), curve).setAside);
     CHECK(remedyFor({EventKind::WrongUnit, {2500, 7500}, 0, 0, 1.36, ""}, curve).units.size() >= 1);
 }
+
+TEST_CASE("an air-fuel ratio that scatters is judged on its own scale") {
+    // 0.2 of the ratio is 0.014 of lambda on petrol: well below what hides a mixture.
+    const auto ratio = [] { return Sketch().with("air_fuel_ratio", 12.9, 0.2); };
+    const auto withoutLambda = [](Sketch sketch) {
+        std::erase_if(sketch.table.columns, [](const Column& column) { return column.name == "lambda"; });
+        return sketch;
+    };
+    const Against against{withoutLambda(ratio())};
+    CHECK(against.places(withoutLambda(ratio().bend("air_fuel_ratio", 5000, 2000, 1.4))).find("mixture") !=
+          std::string::npos);
+}
+
+TEST_CASE("the absorber is full when its load stands at the limit for a fifth of a second") {
+    const auto full = [](double seconds) {
+        return alone(Sketch().spoil("absorber_load", 6.0, 6.0 + seconds, [](double, size_t) { return 100.0; }));
+    };
+    CHECK(full(0.15).empty());
+    CHECK(full(0.205).find("absorber_full") != std::string::npos);
+}

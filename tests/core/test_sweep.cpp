@@ -152,3 +152,14 @@ TEST_CASE("of two sweeps in one recording one counts, never both") {
     CHECK(sweep.last < 1200); // the first one's rows
     CHECK(sweep.window_rpm.high == Approx(7500.0).margin(100.0));
 }
+
+TEST_CASE("a gap in time long after the sweep is not why it ended") {
+    Recording recording = usualPull();
+    for (int i = 0; i < 200; ++i)
+        recording.add(1500.0, -5.0, 0.0);
+    for (size_t i = recording.time_s.size() - 60; i < recording.time_s.size(); ++i)
+        recording.time_s[i] += 4.0;
+    const Sweep sweep = findSweep(recording.view(), SweepDirection::Up, std::nullopt);
+    CHECK_FALSE(hasTrim(sweep, TrimReason::TimeGap));
+    CHECK(hasTrim(sweep, TrimReason::ThrottleLift));
+}

@@ -27,7 +27,8 @@ QString GainRibbon::spokenText() const {
         const QString kind = region.kind == RegionKind::Gain   ? tr("gain")
                              : region.kind == RegionKind::Loss ? tr("loss")
                                                                : tr("cannot tell");
-        out << tr("%1 from %2 to %3 rpm").arg(kind, qs(rpmText(region.range_rpm.low)), qs(rpmText(region.range_rpm.high)));
+        out << tr("%1 from %2 to %3 rpm")
+                   .arg(kind, qs(rpmText(region.range_rpm.low)), qs(rpmText(region.range_rpm.high)));
     }
     return out.isEmpty() ? tr("nothing to show") : out.join(u"; "_s);
 }

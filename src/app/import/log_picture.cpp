@@ -44,9 +44,7 @@ double stepFor(double range, double steps) {
 
 } // namespace
 
-LogPicture::LogPicture(QWidget* parent) : QWidget(parent) {
-    setToolTip(tr("Drag to move the log along the pull"));
-}
+LogPicture::LogPicture(QWidget* parent) : QWidget(parent) { setToolTip(tr("Drag to move the log along the pull")); }
 
 QString LogPicture::spokenText() const {
     return m_clock ? tr("the log lies %1 s later than the pull").arg(m_clock->lag_s, 0, 'f', 2)

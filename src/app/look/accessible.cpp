@@ -83,8 +83,8 @@ public:
         if (index < 0 || index >= childCount())
             return nullptr;
         while (m_ids.size() <= static_cast<size_t>(index))
-            m_ids.push_back(QAccessible::registerAccessibleInterface(
-                new ItemInterface(*widget(), static_cast<int>(m_ids.size()))));
+            m_ids.push_back(
+                QAccessible::registerAccessibleInterface(new ItemInterface(*widget(), static_cast<int>(m_ids.size()))));
         return QAccessible::accessibleInterface(m_ids[static_cast<size_t>(index)]);
     }
     [[nodiscard]] QAccessibleInterface* childAt(int x, int y) const override {

@@ -13,8 +13,8 @@
 namespace hillrun {
 
 /// A number that may be unknown: the empty field is a dash. Written with a decimal point; typed or pasted with a point
-/// or a comma. What cannot be read, or lies outside the range, stays as it was typed and is marked. `edited` comes once,
-/// when the user is done with a number. Up and Down step by one, Escape takes the typing back.
+/// or a comma. What cannot be read, or lies outside the range, stays as it was typed and is marked. `edited` comes
+/// once, when the user is done with a number. Up and Down step by one, Escape takes the typing back.
 class NumberField : public QLineEdit {
     Q_OBJECT
 public:

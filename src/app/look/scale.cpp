@@ -19,9 +19,7 @@ constexpr int kThickestRule_px = 2;
 
 } // namespace
 
-double lookScale() {
-    return std::clamp(QFontInfo(QGuiApplication::font()).pixelSize() / kUsualType_px, 1.0, kLargest);
-}
+double lookScale() { return std::clamp(QFontInfo(QGuiApplication::font()).pixelSize() / kUsualType_px, 1.0, kLargest); }
 
 int px(double drawn) { return static_cast<int>(std::lround(drawn * lookScale())); }
 
@@ -31,8 +29,8 @@ QString scaledSheet(const QString& sheet) {
     qsizetype from = 0;
     for (const auto& match : length.globalMatch(sheet)) {
         const int drawn = match.captured(1).toInt();
-        out += sheet.mid(from, match.capturedStart() - from) +
-               u"%1px"_s.arg(drawn > kThickestRule_px ? px(drawn) : drawn);
+        out +=
+            sheet.mid(from, match.capturedStart() - from) + u"%1px"_s.arg(drawn > kThickestRule_px ? px(drawn) : drawn);
         from = match.capturedEnd();
     }
     return out + sheet.mid(from);

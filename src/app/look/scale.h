@@ -6,7 +6,8 @@
 
 namespace hillrun {
 
-/// How much larger than drawn everything stands, because the desktop's own type is larger: 1 up to 10 points, 1.6 at 16.
+/// How much larger than drawn everything stands, because the desktop's own type is larger: 1 up to 10 points, 1.6
+/// at 16.
 double lookScale();
 
 /// A length of the design in pixels of this desktop.

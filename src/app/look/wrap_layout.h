@@ -7,8 +7,8 @@
 
 namespace hillrun {
 
-/// Widgets in a row that goes on below where there is no room: nothing is squeezed or cut. With a title the first widget
-/// stands at the left and the others at the right of their rows.
+/// Widgets in a row that goes on below where there is no room: nothing is squeezed or cut. With a title the first
+/// widget stands at the left and the others at the right of their rows.
 class WrapLayout : public QLayout {
 public:
     explicit WrapLayout(bool titled = false, int gap = 6) : m_titled(titled), m_gap(gap) {}
@@ -40,7 +40,9 @@ private:
 /// such as splitters.
 class WrapRow : public QWidget {
 public:
-    explicit WrapRow(int gap, QWidget* parent) : QWidget(parent), m_row(new WrapLayout(false, gap)) { setLayout(m_row); }
+    explicit WrapRow(int gap, QWidget* parent) : QWidget(parent), m_row(new WrapLayout(false, gap)) {
+        setLayout(m_row);
+    }
     [[nodiscard]] WrapLayout* row() const { return m_row; }
 
 protected:

@@ -93,7 +93,8 @@ ArticleDialog::ArticleDialog(const TestDay& day, QWidget* parent) : QDialog(pare
         std::vector<double> gears;
         const bool frictionGood = readFriction(m_friction->text(), points);
         const bool gearsGood = readGears(m_gears->text(), gears);
-        setWrong(m_friction, frictionGood ? QString() : tr("Write rpm:kW, each speed once, such as 2500:3.1, 4500:7.0"));
+        setWrong(m_friction,
+                 frictionGood ? QString() : tr("Write rpm:kW, each speed once, such as 2500:3.1, 4500:7.0"));
         setWrong(m_gears, gearsGood ? QString() : tr("Write the ratios with blanks between, such as 3.4 2.05 1.36"));
         accept->setEnabled(frictionGood && gearsGood);
     };

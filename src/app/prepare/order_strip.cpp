@@ -69,8 +69,8 @@ int OrderStrip::gapsBefore(size_t at) const {
 QRect OrderStrip::flagRect(size_t at) const {
     const int row = inRow(width());
     const int number = static_cast<int>(at);
-    return {number % row * px(kStep) + std::min(gapsBefore(at), 8) * px(kSetGap) / 2, number / row * px(kRow) + px(4), px(kFlagWidth),
-            px(kFlagHeight)};
+    return {number % row * px(kStep) + std::min(gapsBefore(at), 8) * px(kSetGap) / 2, number / row * px(kRow) + px(4),
+            px(kFlagWidth), px(kFlagHeight)};
 }
 
 QSize OrderStrip::sizeHint() const { return {px(300), heightForWidth(px(300))}; }

@@ -293,7 +293,8 @@ void DayStrip::paintAir(QPainter& painter, const StripLayout& layout) {
         text += tr(" \u00B7 air factor %1\u2013%2").arg(low, 0, 'f', 4).arg(high, 0, 'f', 4);
     painter.setFont(fonts::drawn(11));
     const double wide = painter.fontMetrics().horizontalAdvance(text);
-    const double right = layout.now > wide + 40.0 ? layout.now - 18.0 : width() / lookScale() - 10.0; // "now" has its word up there
+    const double right =
+        layout.now > wide + 40.0 ? layout.now - 18.0 : width() / lookScale() - 10.0; // "now" has its word up there
     const double left = right - wide;
     painter.fillRect(QRectF(left - 6.0, kAirTop - 6, wide + 12.0, 15), m_look.theme().ground);
     painter.setPen(m_look.theme().quietInk);

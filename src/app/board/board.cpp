@@ -241,7 +241,7 @@ void Board::addSeries() {
         label->setLayer(u"overlay"_s);
         label->setText(series.label);
         label->setFont(fonts::text(13, true));
-        label->setColor(series.pen.color());
+        label->setColor(m_look.theme().asText(series.pen.color()));
         label->position->setType(QCPItemPosition::ptAbsolute);
         label->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
         label->setClipToAxisRect(false);
@@ -260,7 +260,7 @@ void Board::addMarks() {
         word->setLayer(u"overlay"_s);
         word->setText(mark.word);
         word->setFont(fonts::text(11, true));
-        word->setColor(mark.colour);
+        word->setColor(m_look.theme().asText(mark.colour));
         word->position->setType(QCPItemPosition::ptAbsolute);
         word->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
         word->setClipToAxisRect(false);

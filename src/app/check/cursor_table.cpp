@@ -36,7 +36,7 @@ QVariant CursorTable::data(const QModelIndex& index, int role) const {
         return fonts::numbers(12, index.row() == 0);
     case Qt::ForegroundRole:
         if (index.column() == 0)
-            return m_look.theme().build(row.build);
+            return m_look.theme().asText(m_look.theme().build(row.build));
         return row.used ? m_look.theme().ink : m_look.theme().quietInk;
     default:
         return {};

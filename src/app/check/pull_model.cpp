@@ -134,7 +134,7 @@ void PullDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
     const bool used = index.data(PullModel::UsedRole).toBool();
     shifted.palette.setColor(QPalette::Text, used ? t.ink : t.quietInk);
     if (option.state.testFlag(QStyle::State_Selected))
-        painter->fillRect(option.rect, t.dark ? t.rule : t.ground);
+        paintChosen(*painter, option.rect, t);
     if (index.column() == PullModel::Name) {
         const QColor colour = t.build(index.data(PullModel::BuildRole).toUInt());
         const QRectF box(option.rect.left() + 6, option.rect.center().y() - 6, 9, 13);

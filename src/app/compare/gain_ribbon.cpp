@@ -70,10 +70,12 @@ void GainRibbon::paintEvent(QPaintEvent*) {
         const double needed = painter.fontMetrics().horizontalAdvance(word) + 14.0;
         if (box.width() < needed)
             continue;
+        const QRectF ground(box.center().x() - needed / 2, box.top(), needed, box.height()); // no hatch behind words
         if (region.kind == RegionKind::Unresolved) {
-            painter.fillRect(QRectF(box.center().x() - needed / 2, box.top(), needed, box.height()), t.panel);
+            painter.fillRect(ground, t.panel);
             painter.setPen(t.quietInk);
         } else {
+            painter.fillRect(ground, region.kind == RegionKind::Gain ? t.gain : t.loss);
             painter.setPen(t.dark ? t.ground : t.panel);
         }
         painter.drawText(box, Qt::AlignCenter, word);

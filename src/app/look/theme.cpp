@@ -26,6 +26,7 @@ Theme Theme::paper() {
     t.ink = QColor(0x1D2A30);
     t.quietInk = QColor(0x5B6B72);
     t.rule = QColor(0xD8D3C7);
+    t.edge = QColor(0x838C91);
     t.mark = QColor(0x0E6A6A);
     t.warning = QColor(0x9A5B00);
     t.stop = QColor(0xA3261D);
@@ -43,6 +44,7 @@ Theme Theme::nightCell() {
     t.ink = QColor(0xE6ECEA);
     t.quietInk = QColor(0x9DABAF);
     t.rule = QColor(0x364045);
+    t.edge = QColor(0x6B777C);
     t.mark = QColor(0x4DB6AC);
     t.warning = QColor(0xE0A24A);
     t.stop = QColor(0xEC7A6D);
@@ -67,6 +69,33 @@ QPen Theme::buildPen(size_t number, double width) const {
     pen.setCapStyle(dash.empty() ? Qt::RoundCap : Qt::FlatCap);
     pen.setJoinStyle(Qt::RoundJoin);
     return pen;
+}
+
+double contrast(const QColor& one, const QColor& other) {
+    const auto luminance = [](const QColor& colour) {
+        const auto linear = [](double channel) {
+            return channel <= 0.04045 ? channel / 12.92 : std::pow((channel + 0.055) / 1.055, 2.4);
+        };
+        return 0.2126 * linear(colour.redF()) + 0.7152 * linear(colour.greenF()) + 0.0722 * linear(colour.blueF());
+    };
+    const double a = luminance(one) + 0.05;
+    const double b = luminance(other) + 0.05;
+    return std::max(a, b) / std::min(a, b);
+}
+
+void paintChosen(QPainter& painter, const QRect& room, const Theme& theme) {
+    painter.fillRect(room, theme.dark ? theme.rule : theme.ground);
+    painter.fillRect(QRect(room.left(), room.top(), room.width(), 1), theme.mark);
+    painter.fillRect(QRect(room.left(), room.bottom(), room.width(), 1), theme.mark);
+}
+
+QColor Theme::asText(const QColor& colour) const {
+    constexpr double kReadable = 4.5;
+    QColor out = colour;
+    while (std::min(contrast(out, panel), contrast(out, ground)) < kReadable && out.lightness() > 4 &&
+           out.lightness() < 251)
+        out = dark ? out.lighter(104) : out.darker(104);
+    return out;
 }
 
 QColor Theme::faded(const QColor& colour, double share) const {
@@ -138,6 +167,36 @@ QIcon Look::icon(const QString& name, const QColor& colour) const {
     return QIcon(pixmap);
 }
 
+QPalette Look::palette() const {
+    const Theme& t = m_theme;
+    QPalette out;
+    const std::pair<QPalette::ColorRole, QColor> roles[] = {{QPalette::Window, t.ground},
+                                                            {QPalette::WindowText, t.ink},
+                                                            {QPalette::Base, t.panel},
+                                                            {QPalette::AlternateBase, t.ground},
+                                                            {QPalette::Text, t.ink},
+                                                            {QPalette::Button, t.panel},
+                                                            {QPalette::ButtonText, t.ink},
+                                                            {QPalette::BrightText, t.stop},
+                                                            {QPalette::ToolTipBase, t.panel},
+                                                            {QPalette::ToolTipText, t.ink},
+                                                            {QPalette::PlaceholderText, t.quietInk},
+                                                            {QPalette::Highlight, t.mark},
+                                                            {QPalette::HighlightedText, t.panel},
+                                                            {QPalette::Link, t.mark},
+                                                            {QPalette::LinkVisited, t.mark},
+                                                            {QPalette::Light, t.panel},
+                                                            {QPalette::Midlight, t.rule},
+                                                            {QPalette::Mid, t.edge},
+                                                            {QPalette::Dark, t.edge},
+                                                            {QPalette::Shadow, t.edge}};
+    for (const auto& [role, colour] : roles)
+        out.setColor(role, colour);
+    for (const QPalette::ColorRole role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
+        out.setColor(QPalette::Disabled, role, t.quietInk);
+    return out;
+}
+
 QString Look::styleSheet() const {
     QFile file(u":/look/style.qss"_s);
     if (!file.open(QIODevice::ReadOnly))
@@ -146,8 +205,8 @@ QString Look::styleSheet() const {
     sheet.replace("@text"_L1, textFamily());
     const Theme& t = m_theme;
     const std::pair<const char*, QColor> names[] = {
-        {"@ground", t.ground}, {"@panel", t.panel}, {"@quiet", t.quietInk},  {"@ink", t.ink},
-        {"@rule", t.rule},     {"@mark", t.mark},   {"@warning", t.warning}, {"@stop", t.stop}};
+        {"@ground", t.ground}, {"@panel", t.panel}, {"@quiet", t.quietInk},  {"@ink", t.ink},  {"@rule", t.rule},
+        {"@edge", t.edge},     {"@mark", t.mark},   {"@warning", t.warning}, {"@stop", t.stop}};
     for (const auto& [name, colour] : names)
         sheet.replace(QLatin1StringView(name), colour.name());
     return scaledSheet(sheet);

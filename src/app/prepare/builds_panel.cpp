@@ -21,7 +21,7 @@ void BuildDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     const Theme& t = m_look.theme();
     const bool differs = index.data(BuildModel::DiffersRole).toBool();
     if (option.state.testFlag(QStyle::State_Selected))
-        painter->fillRect(option.rect, t.dark ? t.rule : t.ground);
+        paintChosen(*painter, option.rect, t);
     const QColor colour = t.build(index.data(BuildModel::BuildRole).toUInt());
     if (differs)
         painter->fillRect(QRect(option.rect.left(), option.rect.top() + 3, 3, option.rect.height() - 6), colour);

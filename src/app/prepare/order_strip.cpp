@@ -112,7 +112,7 @@ void OrderStrip::paintEvent(QPaintEvent*) {
         painter.setPen(pen);
         painter.setBrush(flag.done ? QBrush(colour) : QBrush(t.faded(colour, 0.14)));
         painter.drawRect(box);
-        painter.setPen(flag.done ? t.panel : colour);
+        painter.setPen(flag.done ? t.panel : t.asText(colour));
         painter.setFont(fonts::text(14, true));
         painter.drawText(box, Qt::AlignCenter, qs(flag.build));
         if (static_cast<int>(i) == m_current && hasFocus()) {

@@ -234,7 +234,7 @@ void DayStrip::paintFlags(QPainter& painter, const StripLayout& layout) {
         const bool roomForNames = layout.flagWidth >= 9.0;
         if (flag.firstOfSet || roomForNames) {
             painter.setFont(fonts::drawn(flag.firstOfSet ? 13 : 11, flag.firstOfSet));
-            painter.setPen(flag.firstOfSet ? colour : t.quietInk);
+            painter.setPen(flag.firstOfSet ? t.asText(colour) : t.quietInk);
             const QString name = flag.firstOfSet ? qs(pull.build) : QString::number(flag.pull + 1);
             painter.drawText(QRectF(flag.x - 20, kBaseLine + 3, layout.flagWidth + 40, 17), Qt::AlignCenter, name);
         }
@@ -258,7 +258,7 @@ void DayStrip::paintPlanned(QPainter& painter, const StripLayout& layout) {
         if (planned.letter.empty())
             continue;
         painter.setFont(fonts::drawn(13, true));
-        painter.setPen(t.build(planned.build));
+        painter.setPen(t.asText(t.build(planned.build)));
         painter.drawText(QRectF(planned.x - 20, kBaseLine + 3, width + 40, 17), Qt::AlignCenter, qs(planned.letter));
     }
 }

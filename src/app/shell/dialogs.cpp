@@ -95,6 +95,8 @@ std::optional<BuildChangeAnswer> DesktopDialogs::askBuildChange(QWidget* parent,
 
 UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {
     QMessageBox box(parent);
+    box.setWindowTitle(tr("Edits that are not saved"));
+    box.setIcon(QMessageBox::Question);
     box.setTextFormat(Qt::PlainText);
     box.setText(tr("Save the edits of \u201C%1\u201D?").arg(day));
     const auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
@@ -108,6 +110,8 @@ UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {
 
 void DesktopDialogs::showError(QWidget* parent, const QString& title, const QString& message) {
     QMessageBox box(parent);
+    box.setWindowTitle(tr("Hill Run"));
+    box.setIcon(QMessageBox::Warning);
     box.setTextFormat(Qt::PlainText);
     box.setText(title);
     box.setInformativeText(message);

@@ -50,7 +50,10 @@ MainWindow::MainWindow(Dialogs& dialogs)
     const QSize room = screen()->availableSize() - QSize(0, kTitleBar_px);
     setMinimumSize(kSmallest.boundedTo(room));
     resize(QSize(px(1280), px(800)).boundedTo(room));
-    m_look.setDark(m_settings.get(settings::kDark));
+    m_theme = m_settings.get(settings::kTheme);
+    static const bool desktopDark = // before our own palette is set
+        QGuiApplication::palette().color(QPalette::Window).lightness() < 128;
+    m_look.setDark(m_theme == u"dark"_s || (m_theme == u"desktop"_s && desktopDark));
     m_actions = new ActionRegistry(this);
     declareActions();
     layOut();
@@ -366,6 +369,7 @@ void MainWindow::connectDocument() {
 }
 
 void MainWindow::applyLook() {
+    QApplication::setPalette(m_look.palette());
     qApp->setStyleSheet(m_look.styleSheet());
     m_actions->get("compare.swap")->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink));
 }
@@ -396,7 +400,7 @@ void MainWindow::restoreState() {
 
 void MainWindow::rememberState() {
     m_settings.set(settings::kGeometry, saveGeometry());
-    m_settings.set(settings::kDark, m_look.theme().dark);
+    m_settings.set(settings::kTheme, m_theme);
     if (m_compare)
         m_settings.set(settings::kCompareSplit, m_compare->splitState());
     if (m_check)
@@ -430,7 +434,10 @@ void MainWindow::showPage(Page page) {
     refreshActions();
 }
 
-void MainWindow::setDark(bool dark) { m_look.setDark(dark); }
+void MainWindow::setDark(bool dark) {
+    m_theme = dark ? u"dark"_s : u"light"_s;
+    m_look.setDark(dark);
+}
 
 void MainWindow::refreshTitle() {
     const TestDay& day = m_document.day();
@@ -441,7 +448,9 @@ void MainWindow::refreshTitle() {
     if (!m_document.mayEdit())
         title += tr(" \u00B7 read only");
     m_topBar->setTitle(title, modified);
-    setWindowTitle(title.isEmpty() ? tr("Hill Run") : title + tr(" \u2013 Hill Run"));
+    setWindowTitle(title.isEmpty() ? tr("Hill Run")
+                                   : tr("%1[*] \u2013 Hill Run").arg(title.replace(u"[*]"_s, u"[ * ]"_s)));
+    setWindowModified(modified);
 }
 
 WindowState MainWindow::state() const {

@@ -78,6 +78,7 @@ private:
     Dialogs& m_dialogs;
     SettingsStore m_settings;
     Look m_look;
+    QString m_theme; ///< as it is kept: desktop, light or dark
     RepeatabilityLog m_repeatability;
     DayDocument m_document;
     Selection m_selection;

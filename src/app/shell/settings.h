@@ -18,7 +18,7 @@ template <class T> struct Setting {
 namespace settings {
 inline const Setting<QByteArray> kGeometry{"window/geometry", {}};
 inline const Setting<QString> kPage{"window/page", QStringLiteral("compare")};
-inline const Setting<bool> kDark{"window/dark", false};
+inline const Setting<QString> kTheme{"window/theme", QStringLiteral("desktop")}; ///< or light, dark
 inline const Setting<QStringList> kRecent{"days/recent", {}};
 inline const Setting<QString> kStandard{"analysis/standard", QStringLiteral("sae-j1349")};
 inline const Setting<double> kSmoothing{"analysis/smoothing_rpm", 100.0};

@@ -105,6 +105,8 @@ int main(int argc, char** argv) {
         page->trigger();
     if (!parser.positionalArguments().isEmpty())
         window.openDay(parser.positionalArguments().first().toStdString());
+    else if (!parser.isSet(u"page"_s))
+        window.showPage(hillrun::Page::Prepare); // with what can be opened
     window.show();
     std::vector<hillrun::LinkAddress> links;
     for (const QString& text : parser.values(u"connect"_s)) {

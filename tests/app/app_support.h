@@ -2,13 +2,13 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/look/fields.h"
 #include "app/shell/main_window.h"
 #include "formats/day_store.h"
 #include "formats/kept_days.h"
 #include "support.h"
 
 #include <catch2/catch.hpp>
-#include <QLineEdit>
 #include <QSettings>
 #include <QTest>
 
@@ -48,6 +48,12 @@ public:
         ++unsavedAsked;
         return unsaved;
     }
+    std::optional<QString> printTo; ///< a PDF in place of paper
+    bool askPrinter(QWidget*, QPrinter& printer) override {
+        printer.setOutputFormat(QPrinter::PdfFormat);
+        printer.setOutputFileName(printTo.value_or(QString()));
+        return printTo.has_value();
+    }
     void showError(QWidget*, const QString&, const QString& message) override { errors << message; }
 };
 
@@ -62,15 +68,17 @@ inline std::vector<std::filesystem::path> keptFolders() {
 /// No settings and nothing kept of the test before.
 inline void beginAnew() {
     QSettings().clear();
+    static const TemporaryFolder days; // new days go there, not among the developer's own
+    SettingsStore().set(settings::kDaysFolder, QString::fromStdString((days.path() / "days").string()));
     std::error_code ignored;
     std::filesystem::remove_all(keptRoot(), ignored);
 }
 
-/// Types a number into a field, as a person does, and leaves it.
-inline void typeNumber(QLineEdit* field, const QString& text) {
+/// Types a number into a field and leaves it (by Return a dialog would be taken over).
+inline void typeNumber(NumberField* field, const QString& text) {
     field->selectAll();
     QTest::keyClicks(field, text);
-    QTest::keyClick(field, Qt::Key_Return);
+    field->finish();
 }
 
 /// Waits for a condition, at most ten seconds.

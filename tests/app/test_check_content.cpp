@@ -223,7 +223,7 @@ TEST_CASE("friction power is read as it is written, or not at all") {
 TEST_CASE("what Check and the Bench offer depends on the page and the pull") {
     WindowState state;
     state.dayOpen = true;
-    for (const char* action : {"check.raw", "check.beside", "check.channels", "check.numbers", "check.copy_table"}) {
+    for (const char* action : {"check.raw", "check.beside", "check.channels", "check.numbers", "copy.table"}) {
         INFO(action);
         state.page = Page::Check;
         state.pullSelected = true;

@@ -366,6 +366,7 @@ TEST_CASE("attachments are copied into the day's folder") {
 
 TEST_CASE("attachments need a folder to live in") {
     NewDay w;
+    w.window->document().show(TestDay(w.day()), {}); // the same day without a place
     auto* table = w.find<QTableView>("buildTable");
     table->setCurrentIndex(table->model()->index(0, 1));
     w.dialogs.attachments = {u"/etc/hostname"_s};
@@ -376,9 +377,11 @@ TEST_CASE("attachments need a folder to live in") {
 
 TEST_CASE("a planned day is saved, opened again and shown on the strip") {
     NewDay w;
-    w.dialogs.target = QString::fromStdString((w.folder.path() / "planned").string());
-    w.trigger("day.save");
-    CHECK(readDay(w.folder.path() / "planned").plan == w.day().plan);
+    w.window->document().edit(u"x"_s, [](TestDay& day) { day.plan.coolDown_min = 7.0; });
+    w.trigger("day.save"); // it has a place from its first moment
+    CHECK(w.dialogs.errors.isEmpty());
+    CHECK(readDay(w.window->document().path()).plan == w.day().plan);
+    CHECK(w.day().plan.coolDown_min == 7.0);
     const StripLayout layout = layoutStrip(w.day(), nullptr, 1280.0, 46.0);
     REQUIRE(layout.planned.size() == 9);
     CHECK(layout.planned[0].letter == "A");

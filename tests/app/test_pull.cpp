@@ -293,9 +293,64 @@ TEST_CASE("by hand: begun and ended with a key, on a cell that never opens its t
     CHECK(t.day().pulls.size() == 1); // kept all the same
 }
 
-TEST_CASE("a day without a place is saved before its first pull") {
+TEST_CASE("a new day can be pulled into at once, and nobody is asked for a file") {
     LiveWindow t({u"--speed"_s, u"5"_s});
+    t.w.trigger("day.close");
+    t.w.window->showPage(Page::Pull);
+    auto* begin = t.w.find<QToolButton>("pull.begin_day_large");
+    REQUIRE(begin->isVisible());
+    QTest::mouseClick(begin, Qt::LeftButton);
+    CHECK(t.w.window->page() == Page::Pull);
+    CHECK_FALSE(begin->isVisible());
+    const fs::path place = t.w.window->document().path();
+    CHECK(fs::exists(place / "day.json"));
+    CHECK(place.filename().string().starts_with(t.day().date));
+    t.key(Qt::Key_A);
+    CHECK(t.flow().armed());
+    t.w.trigger("day.new"); // a second one of the same date lies beside it
+    CHECK(t.w.window->document().path() != place);
+    CHECK(fs::exists(place / "day.json"));
+}
+
+TEST_CASE("until the first pull the middle of Pull shows what comes in over time") {
+    LiveWindow t({u"--speed"_s, u"5"_s});
+    t.startMotor();
+    t.w.trigger("day.close");
+    t.w.trigger("pull.begin_day");
+    auto* board = t.w.find<Board>("liveSpeedBoard");
+    REQUIRE(test::waitFor([&] { return board->isVisible() && board->content().series.size() == 1; }));
+    REQUIRE(test::waitFor([&] { return board->content().series[0].x.front() < -0.5; }));
+    CHECK(board->content().series[0].x.back() == 0.0);
+    CHECK(board->content().series[0].y.back() > 500.0);
+    CHECK(t.w.find<Board>("liveBoard")->content().title.startsWith(u"Power, kW"_s));
+}
+
+TEST_CASE("the trail of the last minute") {
+    LiveTrail trail;
+    LiveSnapshot live;
+    trail.take(0.0, live);
+    CHECK(trail.empty()); // nothing has come yet
+    live.stale = false;
+    live.values = {{"engine_speed", "rpm", 3000.0}, {"torque", "N.m", 100.0}};
+    for (int i = 0; i <= 700; ++i)
+        trail.take(0.11 * i, live);
+    trail.take(77.05, live); // sooner than the next tenth: not kept
+    const LiveView view{"A", {}, Quantity::Power, {}};
+    const BoardContent figure = trail.figure(view, Theme::paper());
+    REQUIRE(figure.series.size() == 1);
+    CHECK(figure.series[0].x.size() == 546); // a minute in steps of 0.11 s
+    CHECK(figure.series[0].x.front() == Approx(-59.95).margin(1e-6));
+    CHECK(figure.series[0].y.back() == Approx(31.416).margin(1e-3)); // 100 N.m at 3000 rpm: 314.16 rad/s
+    live.stale = true;
+    trail.take(77.2, live);
+    CHECK(std::isnan(trail.speed(Theme::paper()).series[0].y.back())); // a gap, not a line across it
+}
+
+TEST_CASE("where the folder for days cannot be made, a place is asked for before the first pull") {
+    LiveWindow t({u"--speed"_s, u"5"_s});
+    SettingsStore().set(settings::kDaysFolder, QString(u"/proc/nowhere"_s));
     t.w.trigger("day.new");
+    CHECK(t.w.text("noticeText").contains(u"no place yet"_s));
     t.w.window->showPage(Page::Pull);
     t.key(Qt::Key_A); // nobody names a place: not armed
     CHECK_FALSE(t.flow().armed());

@@ -42,6 +42,7 @@ public:
         return {};
     }
     UnsavedChoice askUnsaved(QWidget*, const QString&) override { return unsaved; }
+    bool askPrinter(QWidget*, QPrinter&) override { return false; }
     void showError(QWidget*, const QString& title, const QString& message) override {
         shown.push_back((title + u": "_s + message).toStdString());
     }

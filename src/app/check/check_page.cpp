@@ -128,8 +128,8 @@ QWidget* CheckPage::makeTools(ActionRegistry& actions) {
         actions.get(id)->setCheckable(true);
         add(id);
     }
-    add("check.copy_picture");
-    add("check.copy_table");
+    add("copy.picture");
+    add("copy.table");
     return tools;
 }
 

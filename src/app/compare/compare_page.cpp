@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/compare_page.h"
 
+#include "app/board/board_svg.h"
+#include "app/look/copied_table.h"
 #include "app/look/elided_label.h"
 #include "app/look/fields.h"
 #include "app/look/plain_text.h"
@@ -10,6 +12,8 @@
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
 
+#include <QClipboard>
+#include <QGuiApplication>
 #include <QHeaderView>
 #include <QKeyEvent>
 #include <QRegularExpression>
@@ -101,6 +105,7 @@ QWidget* ComparePage::makeHead() {
 
 QWidget* ComparePage::makeBoards() {
     auto* frame = new QFrame(this);
+    m_boards = frame;
     frame->setProperty("panel", true);
     auto* column = new QVBoxLayout(frame);
     column->setContentsMargins(1, px(4), 1, 1);
@@ -383,6 +388,28 @@ void ComparePage::removeSelectedBand() {
         if (day.plan.use_rpm == band)
             day.plan.use_rpm.reset();
     });
+}
+
+/// The answer and the table of bands.
+void ComparePage::copyTable() const {
+    CopiedTable table{m_answer->text(), {}, {}};
+    for (int column = 0; column < m_bands->columnCount(); ++column)
+        table.head << m_bands->headerData(column, Qt::Horizontal, Qt::DisplayRole).toString();
+    for (int row = 0; row < m_bands->rowCount(); ++row) {
+        QStringList cells;
+        for (int column = 0; column < m_bands->columnCount(); ++column)
+            cells << m_bands->index(row, column).data().toString();
+        table.rows << cells;
+    }
+    QGuiApplication::clipboard()->setMimeData(asMime(table).release());
+}
+
+/// The boards as pixels and as a drawing.
+void ComparePage::copyPicture() const {
+    auto mime = std::make_unique<QMimeData>();
+    mime->setImageData(m_boards->grab().toImage());
+    mime->setData(u"image/svg+xml"_s, boardsAsSvg({m_curves, m_difference}));
+    QGuiApplication::clipboard()->setMimeData(mime.release());
 }
 
 bool ComparePage::eventFilter(QObject* watched, QEvent* event) {

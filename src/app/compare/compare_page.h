@@ -28,6 +28,8 @@ public:
     void stepTo(int by); ///< the next or previous build to look at
     void addBand(const RpmRange& band);
     void removeSelectedBand();
+    void copyTable() const;
+    void copyPicture() const;
     [[nodiscard]] QByteArray splitState() const { return m_split->saveState(); }
     void restoreSplit(const QByteArray& state) { m_split->restoreState(state); }
 
@@ -52,6 +54,7 @@ private:
     Look& m_look;
     QWidget* m_answerMark = nullptr;
     QWidget* m_tools = nullptr; ///< above the boards
+    QWidget* m_boards = nullptr;
     QWidget* m_swap = nullptr;
     QLabel* m_answer = nullptr;
     PairOffers* m_offers = nullptr;

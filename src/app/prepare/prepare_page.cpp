@@ -28,38 +28,12 @@ PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& acti
     : QWidget(parent), m_document(document) {
     setObjectName(u"preparePage"_s);
     m_stack = new QStackedLayout(this);
-    m_stack->addWidget(makeEmpty(actions));
+    m_start = new StartPanel(actions, this);
+    m_stack->addWidget(m_start);
     m_stack->addWidget(makeWhole(look, dialogs, log));
     const auto choose = [this] { m_stack->setCurrentIndex(m_document.isOpen() ? 1 : 0); };
     connect(&m_document, &DayDocument::dayChanged, this, choose);
     choose();
-}
-
-QWidget* PreparePage::makeEmpty(ActionRegistry& actions) {
-    auto* out = new QWidget(this);
-    auto* column = new QVBoxLayout(out);
-    column->addStretch(2);
-    auto* words = new PlainLabel(tr("What do you want to find out today?"), out);
-    words->setAlignment(Qt::AlignCenter);
-    words->setStyleSheet(scaledSheet(u"font-size: 22px; font-weight: bold;"_s));
-    auto* more = new PlainLabel(tr("Begin a day with its builds and the order of its pulls, or open one."), out);
-    more->setAlignment(Qt::AlignCenter);
-    more->setProperty("quiet", true);
-    column->addWidget(words);
-    column->addWidget(more);
-    auto* row = new QHBoxLayout;
-    row->addStretch(1);
-    for (const char* id : {"day.new", "day.open"}) {
-        auto* button = new QToolButton(out);
-        button->setDefaultAction(actions.get(id));
-        button->setObjectName(QLatin1StringView(id) + u"_start"_s);
-        button->setToolButtonStyle(Qt::ToolButtonTextOnly);
-        row->addWidget(button);
-    }
-    row->addStretch(1);
-    column->addLayout(row);
-    column->addStretch(3);
-    return out;
 }
 
 QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log) {

@@ -6,6 +6,7 @@
 #include "app/prepare/article_panel.h"
 #include "app/prepare/repeatability_log.h"
 #include "app/shell/action_registry.h"
+#include "app/shell/start_panel.h"
 
 #include <QBoxLayout>
 #include <QStackedLayout>
@@ -20,16 +21,17 @@ public:
     PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                 const RepeatabilityLog& log, QWidget* parent = nullptr);
     void editArticle() { m_article->editArticle(); }
+    [[nodiscard]] StartPanel& start() { return *m_start; }
 
 protected:
     void resizeEvent(QResizeEvent* event) override;
 
 private:
-    QWidget* makeEmpty(ActionRegistry& actions);
     QWidget* makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log);
     QWidget* makeChanges();
     DayDocument& m_document;
     ArticlePanel* m_article = nullptr;
+    StartPanel* m_start = nullptr;
     QBoxLayout* m_below = nullptr;
     QStackedLayout* m_stack = nullptr;
 };

@@ -151,7 +151,11 @@ QWidget* PullPage::makeMiddle() {
     column->addLayout(numbers);
     m_board = new Board(m_look, u"liveBoard"_s, frame);
     m_board->setMinimumSize(px(280), px(200));
-    column->addWidget(m_board, 1);
+    m_speedBoard = new Board(m_look, u"liveSpeedBoard"_s, frame);
+    m_speedBoard->hide();
+    m_trailClock.start();
+    column->addWidget(m_board, 3);
+    column->addWidget(m_speedBoard, 2);
     return frame;
 }
 
@@ -169,6 +173,8 @@ QWidget* PullPage::makeRight(ActionRegistry& actions) {
     next.column->addWidget(m_next);
     next.column->addWidget(m_advice);
     next.column->addWidget(m_settling);
+    m_begin = largeButton(actions, "pull.begin_day", next.frame);
+    next.column->addWidget(m_begin);
     next.column->addWidget(largeButton(actions, "pull.arm", next.frame));
     auto* row = new QHBoxLayout;
     row->addWidget(largeButton(actions, "pull.change", next.frame));
@@ -262,7 +268,9 @@ void PullPage::refresh() {
     refreshLinks(*live);
     refreshWeather(*live);
     refreshNumbers(*live);
-    if (pulling || m_wasPulling)
+    if (!pulling)
+        m_trail.take(0.001 * static_cast<double>(m_trailClock.elapsed()), *live);
+    if (pulling || m_wasPulling || m_speedBoard->isVisible() != wantsTrail(*live) || m_speedBoard->isVisible())
         refreshBoard(*live);
     if (pulling != m_wasPulling) {
         m_wasPulling = pulling;
@@ -369,9 +377,21 @@ LiveView PullPage::view() const {
             m_selection.units()};
 }
 
+BoardContent PullPage::curves(const LiveSnapshot& live) const {
+    return liveContent(m_document.day(), m_document.analysis().get(), live, view(), m_look.theme());
+}
+
+/// Until there is a pull to look at, what comes in is shown over time.
+bool PullPage::wantsTrail(const LiveSnapshot& live) const { return !m_trail.empty() && curves(live).series.empty(); }
+
 void PullPage::refreshBoard(const LiveSnapshot& live) {
-    if (isVisible()) // before it has no size
-        m_board->setContent(liveContent(m_document.day(), m_document.analysis().get(), live, view(), m_look.theme()));
+    if (!isVisible()) // before it has no size
+        return;
+    const bool trail = wantsTrail(live);
+    m_speedBoard->setVisible(trail);
+    if (trail)
+        m_speedBoard->setContent(m_trail.speed(m_look.theme()));
+    m_board->setContent(trail ? m_trail.figure(view(), m_look.theme()) : curves(live));
 }
 
 void PullPage::refreshPlan() {
@@ -387,7 +407,7 @@ void PullPage::refreshPlan() {
     QStringList advice;
     bool warn = false;
     if (!m_document.isOpen())
-        advice << tr("Open a day or begin one on Prepare.");
+        advice << tr("Open a day, or begin one here: it is kept among your days.");
     else if (undecided)
         advice << tr("K keeps it, S sets it aside with a reason.");
     else if (plan.needsChange)
@@ -407,6 +427,7 @@ void PullPage::refreshPlan() {
         advice << tr("The cell says build %1 is fitted, the day says %2.").arg(qs(live->cellBuild), qs(fitted));
         warn = true;
     }
+    m_begin->setVisible(!m_document.isOpen());
     m_advice->setText(advice.join(u"\n"_s));
     setWarning(m_advice, warn);
     const QString settling = m_flow.settling();

@@ -7,12 +7,13 @@
 #include "app/look/fields.h"
 #include "app/pull/gate_list.h"
 #include "app/pull/links_dialog.h"
-#include "app/pull/live_content.h"
+#include "app/pull/live_trail.h"
 #include "app/pull/pull_flow.h"
 #include "app/pull/slip_panel.h"
 #include "app/shell/action_registry.h"
 #include "app/shell/dialogs.h"
 
+#include <QElapsedTimer>
 #include <QToolButton>
 
 namespace hillrun {
@@ -57,6 +58,8 @@ private:
     void refreshWeather(const LiveSnapshot& live);
     void refreshNumbers(const LiveSnapshot& live);
     void refreshBoard(const LiveSnapshot& live);
+    [[nodiscard]] BoardContent curves(const LiveSnapshot& live) const;
+    [[nodiscard]] bool wantsTrail(const LiveSnapshot& live) const;
     void typeWeather();
     [[nodiscard]] LiveView view() const;
 
@@ -79,6 +82,10 @@ private:
     QLabel* m_weatherFrom = nullptr;
     QLabel *m_speed = nullptr, *m_value = nullptr, *m_valueUnit = nullptr, *m_state = nullptr;
     Board* m_board = nullptr;
+    Board* m_speedBoard = nullptr; ///< over time, until there is a curve to show
+    LiveTrail m_trail;
+    QElapsedTimer m_trailClock;
+    QToolButton* m_begin = nullptr;
     QLabel *m_next = nullptr, *m_advice = nullptr, *m_settling = nullptr;
     SlipPanel* m_slip = nullptr;
 };

@@ -11,6 +11,7 @@
 #include "report/render.h"
 
 #include <QHBoxLayout>
+#include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -79,7 +80,7 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
         column->addWidget(box);
     }
     column->addSpacing(px(16));
-    for (const char* id : {"report.pdf", "report.csv", "day.export_zip"}) {
+    for (const char* id : {"report.print", "report.pdf", "report.csv", "day.export_zip"}) {
         QAction* action = actions.get(id);
         auto* button = new QPushButton(action->text(), side);
         button->setObjectName(QLatin1StringView(id) + u"_button"_s);
@@ -109,6 +110,22 @@ std::optional<report::Page> ReportPage::sheet() const {
 void ReportPage::exportPdf(const std::filesystem::path& target) const {
     if (const auto page = sheet())
         report::writePdf({*page}, target, m_document.day().name);
+}
+
+void ReportPage::print(QPrinter& printer) const {
+    const auto page = sheet();
+    QPainter painter;
+    if (!page || !painter.begin(&printer))
+        return;
+    constexpr double kFinest_dpi = 600.0;
+    const QRectF paper = printer.pageLayout().paintRectPixels(printer.resolution());
+    const double scale = std::min(paper.width() / page->width, paper.height() / page->height); // dots a point
+    const double sharp = std::min(scale, kFinest_dpi / 72.0);
+    const report::Picture picture = report::renderPicture(*page, sharp);
+    const QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4,
+                       QImage::Format_ARGB32_Premultiplied);
+    const QSizeF size(scale * page->width, scale * page->height);
+    painter.drawImage(QRectF(QPointF(0.5 * (paper.width() - size.width()), 0.0), size), image);
 }
 
 void ReportPage::exportCsv(const std::filesystem::path& target) const {

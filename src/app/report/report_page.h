@@ -10,6 +10,7 @@
 
 #include <QCheckBox>
 #include <QLabel>
+#include <QPrinter>
 #include <QScrollArea>
 
 namespace hillrun {
@@ -24,6 +25,8 @@ public:
     [[nodiscard]] std::optional<report::Page> sheet() const;
     /// Writes what is shown. Throws DataError.
     void exportPdf(const std::filesystem::path& target) const;
+    /// On paper, as large as fits.
+    void print(QPrinter& printer) const;
     void exportCsv(const std::filesystem::path& target) const;
 
 protected:

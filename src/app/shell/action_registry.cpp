@@ -15,12 +15,13 @@ QAction* ActionRegistry::add(const ActionSpec& spec, QObject* context, const std
     for (const QAction* known : m_actions) {
         if (known->objectName() == QLatin1StringView(spec.id))
             throw std::logic_error(std::string("two actions are named ") + spec.id);
-        if (!spec.shortcut.isEmpty() && known->shortcut() == spec.shortcut)
-            throw std::logic_error(std::string("two actions share the shortcut of ") + spec.id);
+        for (const QKeySequence& keys : spec.also + QList<QKeySequence>{spec.shortcut})
+            if (!keys.isEmpty() && known->shortcuts().contains(keys))
+                throw std::logic_error(std::string("two actions share a shortcut of ") + spec.id);
     }
     auto* action = new QAction(spec.text, m_window);
     action->setObjectName(QLatin1StringView(spec.id));
-    action->setShortcut(spec.shortcut);
+    action->setShortcuts((spec.shortcut.isEmpty() ? QList<QKeySequence>() : QList{spec.shortcut}) + spec.also);
     const QString keys = spec.shortcut.toString(QKeySequence::NativeText);
     const QString tip = spec.tip.isEmpty() ? spec.text : spec.tip;
     action->setToolTip(keys.isEmpty() ? tip : u"%1 (%2)"_s.arg(tip, keys));

@@ -16,6 +16,7 @@ struct ActionSpec {
     QString text;
     QKeySequence shortcut;
     QString tip;
+    QList<QKeySequence> also = {}; ///< more keys for the same
 };
 
 /// All actions of the window. Refuses a second action of the same id and a shortcut that is taken.

@@ -22,6 +22,8 @@ bool actionEnabled(std::string_view action, const WindowState& s) {
         return (s.page == Page::Check && s.pullSelected) || (s.page == Page::Pull && s.slipShown);
     if (action == "check.reset_trim")
         return s.page == Page::Check && s.pullSelected && s.pullTrimmed;
+    if (action.starts_with("copy."))
+        return (s.page == Page::Check && s.pullSelected) || (s.page == Page::Compare && s.analysed && s.pairShown);
     if (action.starts_with("check."))
         return s.page == Page::Check && s.pullSelected;
     if (action == "compare.swap")
@@ -30,10 +32,12 @@ bool actionEnabled(std::string_view action, const WindowState& s) {
         return s.page == Page::Bench;
     if (action == "view.quantity")
         return s.dayOpen;
-    if (action == "report.pdf" || action == "report.csv")
+    if (action == "report.print" || action == "report.pdf" || action == "report.csv")
         return s.analysed;
     if (action == "prepare.article")
         return s.dayOpen;
+    if (action == "pull.begin_day")
+        return s.page == Page::Pull && !s.dayOpen;
     if (action == "pull.arm")
         return s.page == Page::Pull && s.dayOpen && s.buildKnown && s.linked;
     if (action == "pull.by_hand")

@@ -16,6 +16,8 @@
 #include <algorithm>
 #include <fmt/format.h>
 #include <QDate>
+#include <QFileInfo>
+#include <QStandardPaths>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
@@ -92,7 +94,47 @@ void DayFiles::newDay() {
     m_selection.setPull({});
     m_selection.setPair({}, {});
     m_document.show(std::move(day), {});
+    givePlace();
     Q_EMIT begun();
+}
+
+fs::path DayFiles::daysFolder() const {
+    if (const QString chosen = m_settings.get(settings::kDaysFolder); !chosen.isEmpty())
+        return toPath(chosen);
+    return toPath(QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation)) / "Hill Run";
+}
+
+/// A new day lies in the folder for days from its first moment: nobody is asked for a file name at the cell.
+void DayFiles::givePlace() {
+    const fs::path folder = daysFolder();
+    std::error_code error;
+    fs::create_directories(folder, error);
+    fs::path target = folder / m_document.day().date;
+    if (fs::exists(target, error))
+        target = besidePath(target);
+    try {
+        (void)m_document.saveAs(target);
+        addRecent(target);
+    } catch (const DataError& problem) {
+        m_notice.say(tr("The day has no place yet: %1 Save it elsewhere before the first pull.")
+                         .arg(QString::fromUtf8(problem.what())),
+                     {{tr("Save as \u2026"), [this] { saveAs(); }}});
+    }
+    Q_EMIT stored();
+}
+
+void DayFiles::openDemo(const fs::path& path) {
+    if (QFileInfo(qs(path.string())).isWritable())
+        return open(path);
+    const fs::path own = daysFolder() / path.filename();
+    std::error_code error;
+    fs::create_directories(own.parent_path(), error);
+    if (!fs::exists(own, error))
+        fs::copy(path, own, fs::copy_options::recursive, error);
+    for (auto it = fs::recursive_directory_iterator(own, error); !error && it != fs::recursive_directory_iterator();
+         it.increment(error))
+        fs::permissions(it->path(), fs::perms::owner_write, fs::perm_options::add, error);
+    open(error ? path : own);
 }
 
 void DayFiles::open(const fs::path& path) {

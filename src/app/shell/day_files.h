@@ -28,6 +28,9 @@ public:
 
     void newDay();
     void open(const std::filesystem::path& path);
+    /// A day that ships with the program: a copy among one's own days where it may not be written.
+    void openDemo(const std::filesystem::path& path);
+    [[nodiscard]] QStringList recent() const { return m_settings.get(settings::kRecent); }
     /// What was dropped on the window or named on the command line: a day, or logger files.
     void openAny(const QStringList& paths);
     /// Logger files, and pictures of sheets to be traced.
@@ -58,6 +61,8 @@ private:
     void tellInUse();
     void askAboutChangedDay();
     void tellDifferences();
+    [[nodiscard]] std::filesystem::path daysFolder() const;
+    void givePlace();
     bool saveBeside();
     bool saveTo(const std::filesystem::path& target);
     void tellSaved(const QString& words, const std::vector<std::string>& leftBehind);

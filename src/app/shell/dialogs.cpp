@@ -8,6 +8,7 @@
 #include <QInputDialog>
 #include <QLineEdit>
 #include <QMessageBox>
+#include <QPrintDialog>
 #include <QPushButton>
 
 using namespace Qt::StringLiterals;
@@ -106,6 +107,11 @@ UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {
     if (box.clickedButton() == save)
         return UnsavedChoice::Save;
     return box.clickedButton() == discard ? UnsavedChoice::Discard : UnsavedChoice::Cancel;
+}
+
+bool DesktopDialogs::askPrinter(QWidget* parent, QPrinter& printer) {
+    QPrintDialog dialog(&printer, parent);
+    return dialog.exec() == QDialog::Accepted;
 }
 
 void DesktopDialogs::showError(QWidget* parent, const QString& title, const QString& message) {

@@ -9,6 +9,8 @@
 #include "app/look/words.h"
 #include "app/pull/links_dialog.h"
 #include "app/shell/command_search.h"
+#include "app/shell/help_dialogs.h"
+#include "app/shell/tour.h"
 #include "formats/day_store.h"
 
 #include <QApplication>
@@ -118,8 +120,10 @@ void MainWindow::declareDayActions() {
             m_document.close();
     });
     add("edit.undo", tr("Undo"), QKeySequence(u"Ctrl+Z"_s), {}, [this] { m_document.undoStack().undo(); });
-    add("edit.redo", tr("Redo"), QKeySequence(u"Ctrl+Shift+Z"_s), {}, [this] { m_document.undoStack().redo(); });
-    add("report.pdf", tr("Print to PDF \u2026"), QKeySequence(u"Ctrl+P"_s), tr("The sheet as PDF"), [this] {
+    m_actions->add({"edit.redo", tr("Redo"), QKeySequence(u"Ctrl+Shift+Z"_s), {}, {QKeySequence(u"Ctrl+Y"_s)}}, this,
+                   [this] { m_document.undoStack().redo(); });
+    add("report.print", tr("Print \u2026"), QKeySequence(u"Ctrl+P"_s), tr("The sheet on paper"), [this] { print(); });
+    add("report.pdf", tr("Print to PDF \u2026"), QKeySequence(u"Ctrl+Shift+P"_s), tr("The sheet as PDF"), [this] {
         m_files->exportTo(tr("Print to PDF"), u".pdf"_s, tr("PDF (*.pdf)"),
                           [this](const fs::path& target) { report().exportPdf(target); });
     });
@@ -136,18 +140,33 @@ void MainWindow::declareViewActions() {
                       const std::function<void()>& run) {
         m_actions->add({id, text, keys, tip}, this, run);
     };
-    add("page.prepare", tr("Prepare"), QKeySequence(u"Ctrl+1"_s), tr("Plan the day"),
-        [this] { showPage(Page::Prepare); });
-    add("page.pull", tr("Pull"), QKeySequence(u"Ctrl+2"_s), tr("Run the pulls, live"),
-        [this] { showPage(Page::Pull); });
-    add("page.check", tr("Check"), QKeySequence(u"Ctrl+3"_s), tr("Look at each pull"),
-        [this] { showPage(Page::Check); });
-    add("page.compare", tr("Compare"), QKeySequence(u"Ctrl+4"_s), tr("What the change gives"),
-        [this] { showPage(Page::Compare); });
-    add("page.report", tr("Report"), QKeySequence(u"Ctrl+5"_s), tr("The sheet as it will print"),
-        [this] { showPage(Page::Report); });
-    add("page.bench", tr("Bench"), QKeySequence(u"Ctrl+9"_s), tr("The air calculator, and the day's weather"),
-        [this] { showPage(Page::Bench); });
+    m_actions->add(
+        {"page.prepare", tr("Prepare"), QKeySequence(u"Ctrl+1"_s), tr("Plan the day"), {QKeySequence(u"Alt+P"_s)}},
+        this, [this] { showPage(Page::Prepare); });
+    m_actions->add(
+        {"page.pull", tr("Pull"), QKeySequence(u"Ctrl+2"_s), tr("Run the pulls, live"), {QKeySequence(u"Alt+U"_s)}},
+        this, [this] { showPage(Page::Pull); });
+    m_actions->add(
+        {"page.check", tr("Check"), QKeySequence(u"Ctrl+3"_s), tr("Look at each pull"), {QKeySequence(u"Alt+C"_s)}},
+        this, [this] { showPage(Page::Check); });
+    m_actions->add({"page.compare",
+                    tr("Compare"),
+                    QKeySequence(u"Ctrl+4"_s),
+                    tr("What the change gives"),
+                    {QKeySequence(u"Alt+M"_s)}},
+                   this, [this] { showPage(Page::Compare); });
+    m_actions->add({"page.report",
+                    tr("Report"),
+                    QKeySequence(u"Ctrl+5"_s),
+                    tr("The sheet as it will print"),
+                    {QKeySequence(u"Alt+R"_s)}},
+                   this, [this] { showPage(Page::Report); });
+    m_actions->add({"page.bench",
+                    tr("Bench"),
+                    QKeySequence(u"Ctrl+9"_s),
+                    tr("The air calculator, and the day's weather"),
+                    {QKeySequence(u"Alt+B"_s)}},
+                   this, [this] { showPage(Page::Bench); });
     add("bench.air", tr("Air"), {}, tr("One condition under every standard"), [this] { bench().showAir(); });
     add("bench.weather", tr("Weather of the day"), {}, tr("What the weather did, against the pulls"),
         [this] { bench().showWeather(); });
@@ -163,8 +182,42 @@ void MainWindow::declareViewActions() {
         });
     add("view.dark", tr("Light or dark"), QKeySequence(u"Ctrl+D"_s), tr("Paper by day, dark in the cell at night"),
         [this] { setDark(!m_look.theme().dark); });
-    add("view.search", tr("Search commands"), QKeySequence(u"Ctrl+K"_s), {},
-        [this] { (new CommandSearch(*m_actions, this))->open(); });
+    m_actions->add({"view.search", tr("Search commands"), QKeySequence(u"Ctrl+K"_s), {}, {QKeySequence(u"Ctrl+F"_s)}},
+                   this, [this] { (new CommandSearch(*m_actions, this))->open(); });
+    add("view.full_screen", tr("Full screen"), QKeySequence(u"F11"_s), {},
+        [this] { setWindowState(windowState() ^ Qt::WindowFullScreen); });
+    add("page.next", tr("Next page"), QKeySequence(u"Ctrl+Tab"_s), {}, [this] { stepPage(1); });
+    add("page.previous", tr("Page before"), QKeySequence(u"Ctrl+Shift+Tab"_s), {}, [this] { stepPage(-1); });
+    add("help.keys", tr("Keys"), QKeySequence(u"Ctrl+?"_s), tr("Every key and what it does"),
+        [this] { (new KeySheet(*m_actions, this))->open(); });
+    add("help.about", tr("About Hill Run"), {}, tr("Version and licences"),
+        [this] { (new AboutDialog(this))->open(); });
+    add("help.tour", tr("Two-minute tour"), {}, tr("A demo day, and what is where"), [this] { beginTour(); });
+}
+
+void MainWindow::stepPage(int by) {
+    const int pages = static_cast<int>(std::size(kPages));
+    showPage(static_cast<Page>((static_cast<int>(m_page) + by + pages) % pages));
+}
+
+void MainWindow::print() {
+    QPrinter printer(QPrinter::HighResolution);
+    printer.setDocName(qs(m_document.day().name));
+    if (m_dialogs.askPrinter(this, printer))
+        report().print(printer);
+}
+
+/// The tour goes over the first demo day, unless a day is open.
+void MainWindow::beginTour() {
+    const auto lead = [this] {
+        delete findChild<Tour*>();
+        (new Tour(*m_actions, m_look.theme().mark, this))->begin();
+    };
+    const auto demos = demoDays();
+    if (m_document.isOpen() || demos.empty())
+        return lead();
+    connect(&m_document, &DayDocument::analysisReady, this, lead, Qt::SingleShotConnection);
+    m_files->openDemo(toPath(demos.front().path));
 }
 
 void MainWindow::declareCheckActions() {
@@ -182,10 +235,11 @@ void MainWindow::declareCheckActions() {
         [this] { check().toggleRaw(); });
     add("check.beside", tr("Hold beside"), QKeySequence(u"H"_s),
         tr("Keep this pull beside the next one you select, or let go of it"), [this] { check().toggleBeside(); });
-    add("check.copy_picture", tr("Copy picture"), QKeySequence(u"Ctrl+Shift+C"_s),
-        tr("The boards as a picture, to paste elsewhere"), [this] { check().copyPicture(); });
-    add("check.copy_table", tr("Copy table"), QKeySequence(u"Ctrl+C"_s),
-        tr("The numbers at the cursor as a table, to paste elsewhere"), [this] { check().copyTable(); });
+    add("copy.picture", tr("Copy picture"), QKeySequence(u"Ctrl+Shift+C"_s),
+        tr("The boards as a picture, to paste elsewhere"),
+        [this] { m_page == Page::Compare ? compare().copyPicture() : check().copyPicture(); });
+    add("copy.table", tr("Copy table"), QKeySequence(u"Ctrl+C"_s), tr("The numbers as a table, to paste elsewhere"),
+        [this] { m_page == Page::Compare ? compare().copyTable() : check().copyTable(); });
     add("check.reset_trim", tr("Undo trim"), {}, tr("Let the program find the range again"),
         [this] { check().resetTrim(); });
 }
@@ -197,6 +251,11 @@ void MainWindow::declarePullActions() {
     };
     add("prepare.article", tr("Day, cell and article \u2026"), {}, tr("What is on the dyno, and on which"),
         [this] { prepare().editArticle(); });
+    add("pull.begin_day", tr("Begin a day here"), {}, tr("A new day among your days, to pull into at once"), [this] {
+        m_files->newDay();
+        if (m_document.isOpen())
+            showPage(Page::Pull);
+    });
     add("pull.arm", tr("Arm"), QKeySequence(u"A"_s), tr("Record the next pull by itself, or stop doing so"),
         [this] { pull().toggleArm(); });
     add("pull.by_hand", tr("Start by hand"), QKeySequence(u"M"_s), tr("Begin or end a recording by hand"),
@@ -224,6 +283,8 @@ QMenu* MainWindow::makeDayMenu() {
     addAll({"day.save", "day.save_as", "day.export_zip", "day.kept"});
     menu->addSeparator();
     addAll({"edit.undo", "edit.redo"});
+    menu->addSeparator();
+    addAll({"help.tour", "help.keys", "help.about"});
     menu->addSeparator();
     addAll({"day.close", "app.quit"});
     return menu;
@@ -267,9 +328,20 @@ template <class Made> Made& MainWindow::placed(Made*& page, Page at, Made* made)
 }
 
 PreparePage& MainWindow::prepare() {
-    return m_prepare ? *m_prepare
-                     : placed(m_prepare, Page::Prepare,
-                              new PreparePage(m_document, m_look, *m_actions, m_dialogs, m_repeatability, m_pages));
+    if (m_prepare)
+        return *m_prepare;
+    placed(m_prepare, Page::Prepare,
+           new PreparePage(m_document, m_look, *m_actions, m_dialogs, m_repeatability, m_pages));
+    StartPanel& start = m_prepare->start();
+    connect(&start, &StartPanel::dayChosen, this,
+            [this](const QString& path, bool demo) { demo ? m_files->openDemo(toPath(path)) : openDay(toPath(path)); });
+    const auto offer = [this, &start] {
+        if (!m_document.isOpen())
+            start.setRecent(m_files->recent());
+    };
+    connect(&m_document, &DayDocument::dayChanged, &start, offer);
+    offer();
+    return *m_prepare;
 }
 
 PullPage& MainWindow::pull() {

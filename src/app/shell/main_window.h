@@ -56,6 +56,9 @@ private:
     void declareViewActions();
     void declareCheckActions();
     void declarePullActions();
+    void beginTour();
+    void stepPage(int by);
+    void print();
     QMenu* makeDayMenu();
     void layOut();
     // A page is made when it is first needed.

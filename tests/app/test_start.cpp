@@ -1,0 +1,182 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// The first start: what is offered without a day, the demo days, the tour; and what the window does as others do: keys,
+// copying, printing.
+
+#include "app/look/copied_table.h"
+#include "app/shell/help_dialogs.h"
+#include "app/shell/start_panel.h"
+#include "app/shell/tour.h"
+#include "app_support.h"
+
+#include <QApplication>
+#include <QClipboard>
+#include <QMimeData>
+#include <QSvgRenderer>
+#include <QTableWidget>
+#include <QToolButton>
+
+using namespace hillrun;
+using namespace Qt::StringLiterals;
+using test::OpenWindow;
+namespace fs = std::filesystem;
+
+TEST_CASE("a window without a day offers the last days, the demo days, a new one and a tour") {
+    test::beginAnew();
+    const QString boost = QString::fromStdString(test::boostDay().string());
+    SettingsStore().set(settings::kRecent, QStringList{u"/gone/away"_s, boost});
+    test::TestDialogs dialogs;
+    MainWindow window(dialogs);
+    window.resize(1280, 800);
+    window.show();
+    window.showPage(Page::Prepare);
+    const auto button = [&](const QString& name) { return window.findChild<QPushButton*>(name); };
+    REQUIRE(button(u"recentDay0"_s));
+    CHECK(button(u"recentDay0"_s)->text() == u"Go on with Boost in three steps, buggy"_s);
+    CHECK_FALSE(button(u"recentDay1"_s)); // what is gone is not offered
+    REQUIRE(demoDays().size() == 4);
+    CHECK(button(u"demoDay0"_s)->text() == u"Collector length, flat twin"_s);
+    for (const char* id : {"day.new_start", "day.open_start", "day.import_start", "help.tour_start"})
+        CHECK(window.findChild<QToolButton*>(QLatin1StringView(id))->isVisible());
+    QTest::mouseClick(button(u"recentDay0"_s), Qt::LeftButton);
+    REQUIRE(test::waitFor([&] { return window.document().analysis() != nullptr; }));
+    CHECK(window.document().day().name == "Boost in three steps, buggy");
+}
+
+TEST_CASE("a demo day that may not be written is copied among one's own days") {
+    OpenWindow w(test::kNoDay);
+    const fs::path demo = w.folder.path() / "day-1";
+    fs::copy(test::demoDay(), demo, fs::copy_options::recursive);
+    fs::permissions(demo, fs::perms::owner_read | fs::perms::owner_exec);
+    const bool root = QFileInfo(QString::fromStdString(demo.string())).isWritable(); // root may write everywhere
+    w.window->showPage(Page::Prepare);
+    Q_EMIT w.find<StartPanel>("startPanel")->dayChosen(QString::fromStdString(demo.string()), true);
+    REQUIRE(w.settled());
+    const fs::path own = fs::path(SettingsStore().get(settings::kDaysFolder).toStdString()) / "day-1";
+    CHECK(w.window->document().path() == (root ? demo : own));
+    fs::permissions(demo, fs::perms::owner_all);
+}
+
+TEST_CASE("the tour leads through the pages and can be left at any stop") {
+    OpenWindow w(test::boostDay());
+    w.trigger("help.tour");
+    auto* tour = w.find<Tour>("tour");
+    CHECK(w.window->page() == Page::Compare);
+    for (int stop = 0; stop < Tour::stops(); ++stop) {
+        INFO("stop " << stop);
+        CHECK(tour->stop() == stop);
+        CHECK(w.text("tourWords").size() > 40);
+        QTest::qWait(10);
+        CHECK(w.window->rect().contains(tour->geometry()));
+        CHECK(w.find<QPushButton>("tourBack")->isEnabled() == (stop > 0));
+        QTest::keyClick(w.find<QPushButton>("tourNext"), Qt::Key_Space);
+    }
+    CHECK(w.window->page() == Page::Report);
+    CHECK(test::waitFor([&] { return !w.window->findChild<Tour*>(); }));
+    w.trigger("help.tour");
+    QTest::keyClick(w.find<Tour>("tour"), Qt::Key_Escape);
+    CHECK(test::waitFor([&] { return !w.window->findChild<Tour*>(); }));
+}
+
+TEST_CASE("keys as elsewhere: redo, search, pages in turn, full screen, letters for the pages") {
+    OpenWindow w(test::boostDay());
+    const auto press = [&](Qt::Key key, Qt::KeyboardModifiers with) { QTest::keyClick(w.window.get(), key, with); };
+    w.window->showPage(Page::Compare);
+    w.window->document().edit(u"x"_s, [](TestDay& day) { day.note = "edited"; });
+    press(Qt::Key_Z, Qt::ControlModifier);
+    CHECK(w.window->document().day().note != "edited");
+    press(Qt::Key_Y, Qt::ControlModifier);
+    CHECK(w.window->document().day().note == "edited");
+    press(Qt::Key_Tab, Qt::ControlModifier);
+    CHECK(w.window->page() == Page::Report);
+    press(Qt::Key_Tab, Qt::ControlModifier | Qt::ShiftModifier);
+    CHECK(w.window->page() == Page::Compare);
+    press(Qt::Key_U, Qt::AltModifier);
+    CHECK(w.window->page() == Page::Pull);
+    press(Qt::Key_C, Qt::AltModifier);
+    CHECK(w.window->page() == Page::Check);
+    press(Qt::Key_F11, Qt::NoModifier);
+    CHECK(w.window->windowState().testFlag(Qt::WindowFullScreen));
+    press(Qt::Key_F11, Qt::NoModifier);
+    CHECK_FALSE(w.window->windowState().testFlag(Qt::WindowFullScreen));
+}
+
+TEST_CASE("the sheet of keys holds every shortcut of the registry") {
+    OpenWindow w(test::kNoDay);
+    w.trigger("help.keys");
+    auto* table = w.find<QTableWidget>("keyTable");
+    QStringList shown;
+    for (int row = 0; row < table->rowCount(); ++row)
+        shown << table->item(row, 0)->text();
+    int shortcuts = 0;
+    for (const QAction* action : w.window->actions())
+        for (const QKeySequence& keys : action->shortcuts()) {
+            ++shortcuts;
+            INFO(action->objectName().toStdString());
+            CHECK(shown.join(u", "_s).split(u", "_s).contains(keys.toString(QKeySequence::NativeText)));
+        }
+    CHECK(shortcuts > 30);
+    CHECK(shown.contains(u"Ctrl+Shift+Z, Ctrl+Y"_s));
+    w.find<KeySheet>("keySheet")->reject();
+    w.trigger("help.about");
+    CHECK(w.text("aboutName").startsWith(u"Hill Run"_s));
+}
+
+TEST_CASE("two actions never share a key, first or second") {
+    QWidget window;
+    ActionRegistry registry(&window);
+    registry.add({"one", u"One"_s, QKeySequence(u"Ctrl+1"_s), {}, {QKeySequence(u"Alt+1"_s)}}, &window, [] {});
+    CHECK_THROWS_AS(registry.add({"two", u"Two"_s, QKeySequence(u"Alt+1"_s), {}}, &window, [] {}), std::logic_error);
+    CHECK_THROWS_AS(registry.add({"two", u"Two"_s, {}, {}, {QKeySequence(u"Ctrl+1"_s)}}, &window, [] {}),
+                    std::logic_error);
+    registry.add({"two", u"Two"_s, {}, {}}, &window, [] {});
+    CHECK(registry.get("two")->shortcuts().isEmpty());
+}
+
+TEST_CASE("Compare copies its table as text, CSV and HTML, and its boards as pixels and as a drawing") {
+    OpenWindow w(test::boostDay());
+    w.window->showPage(Page::Compare);
+    REQUIRE(test::waitFor([&] { return w.text("answer").contains(u"gives"_s); }));
+    w.trigger("copy.table");
+    const QMimeData* table = QApplication::clipboard()->mimeData();
+    const QStringList lines = table->text().split(u'\n');
+    CHECK(lines[0] == w.text("answer"));
+    CHECK(lines[1].startsWith(u"from\u2013to, rpm\tdifference"_s));
+    CHECK(lines[2].contains(u"\u00B1"_s));
+    CHECK(QString::fromUtf8(table->data(u"text/csv"_s)).split(u"\r\n"_s)[0].startsWith(u"\"from\u2013to, rpm\","_s));
+    CHECK(table->html().contains(u"<th>share</th>"_s));
+    w.trigger("copy.picture");
+    const QMimeData* picture = QApplication::clipboard()->mimeData();
+    CHECK(picture->hasImage());
+    QSvgRenderer drawing(picture->data(u"image/svg+xml"_s));
+    CHECK(drawing.isValid());
+    CHECK(drawing.defaultSize().height() > 300);
+    CHECK_FALSE(picture->data(u"image/svg+xml"_s).contains("H612"));
+}
+
+TEST_CASE("a copied table is quoted where it must be") { // RFC 4180
+    const auto mime = asMime({u"A & B"_s, {u"name"_s, u"a, b"_s}, {{u"say \"no\""_s, u"1\t2"_s}}});
+    CHECK(mime->data(u"text/csv"_s) == QByteArray("name,\"a, b\"\r\n\"say \"\"no\"\"\",1\t2\r\n"));
+    CHECK(mime->text() == u"A & B\nname\ta, b\nsay \"no\"\t1 2\n"_s);
+    CHECK(mime->html() == u"<p>A &amp; B</p><table><tr><th>name</th><th>a, b</th></tr>"
+                          "<tr><td>say &quot;no&quot;</td><td>1\t2</td></tr></table>"_s);
+}
+
+TEST_CASE("the sheet is printed on A4 and on Letter, as large as fits") {
+    OpenWindow w(test::boostDay());
+    w.window->showPage(Page::Report);
+    w.trigger("report.print"); // left without printing
+    for (const QPageSize::PageSizeId size : {QPageSize::A4, QPageSize::Letter}) {
+        QPrinter printer(QPrinter::HighResolution);
+        const QString file = QString::fromStdString((w.folder.path() / "sheet.pdf").string());
+        printer.setOutputFormat(QPrinter::PdfFormat);
+        printer.setOutputFileName(file);
+        printer.setPageSize(QPageSize(size));
+        w.find<ReportPage>("reportPage")->print(printer);
+        CHECK(QFileInfo(file).size() > 10000);
+    }
+    w.dialogs.printTo = QString::fromStdString((w.folder.path() / "asked.pdf").string());
+    w.trigger("report.print");
+    CHECK(QFileInfo(*w.dialogs.printTo).size() > 10000);
+}

@@ -39,7 +39,9 @@ void describe(QCommandLineParser& parser) {
     parser.setApplicationDescription(u"What did this part do, and can I believe it?"_s);
     parser.addHelpOption();
     parser.addVersionOption();
-    parser.addPositionalArgument(u"day"_s, u"Day folder or package to open."_s, u"[day]"_s);
+    parser.addPositionalArgument(
+        u"day"_s, u"Day folder or package to open, or logger files to import; paths or file:// addresses."_s,
+        u"[day | files...]"_s);
     parser.addOptions(
         {{u"page"_s, u"Page to show: prepare, pull, check, compare, report or bench."_s, u"page"_s},
          {u"pull"_s, u"Pull to select."_s, u"id"_s},
@@ -58,7 +60,7 @@ void describe(QCommandLineParser& parser) {
 void sayWho() {
     QCoreApplication::setApplicationName(u"hillrun"_s);
     QCoreApplication::setOrganizationName(u"hillrun"_s);
-    QCoreApplication::setApplicationVersion(u"0.1.0"_s);
+    QCoreApplication::setApplicationVersion(QStringLiteral(HILLRUN_VERSION));
 }
 
 /// Help and version are wanted on machines without a display too. Ends the program when one of them was asked for.
@@ -103,10 +105,10 @@ int main(int argc, char** argv) {
         window.resize(size[0].toInt(), size[1].toInt());
     if (QAction* page = window.findChild<QAction*>(u"page."_s + parser.value(u"page"_s)))
         page->trigger();
-    if (!parser.positionalArguments().isEmpty())
-        window.openDay(parser.positionalArguments().first().toStdString());
-    else if (!parser.isSet(u"page"_s))
+    const QStringList named = parser.positionalArguments();
+    if (named.isEmpty() && !parser.isSet(u"page"_s))
         window.showPage(hillrun::Page::Prepare); // with what can be opened
+    const bool readsDay = !named.isEmpty() && window.openAny(named);
     window.show();
     std::vector<hillrun::LinkAddress> links;
     for (const QString& text : parser.values(u"connect"_s)) {
@@ -135,10 +137,10 @@ int main(int argc, char** argv) {
         if (!job.file.isEmpty())
             takePictureLater(window, job);
     };
-    if (parser.positionalArguments().isEmpty())
+    if (!readsDay)
         QTimer::singleShot(0, &window, [&window, &parser, ready] {
             ready();
-            if (!parser.isSet(u"picture"_s))
+            if (!parser.isSet(u"picture"_s) && parser.positionalArguments().isEmpty())
                 window.offerKept();
         });
     else

@@ -13,7 +13,7 @@ int main(int argc, char** argv) {
     std::signal(SIGXFSZ, SIG_IGN); // a file that may not grow is a write error, not the end of the program
     CLI::App app{"hillrun-cli: what did this part do, and can I believe it?"};
     app.require_subcommand(1);
-    app.set_version_flag("--version", "hillrun-cli 0.1.0");
+    app.set_version_flag("--version", "hillrun-cli " HILLRUN_VERSION);
     hillrun::cli::addWeather(app);
     hillrun::cli::addReduce(app);
     hillrun::cli::addAnalyse(app);

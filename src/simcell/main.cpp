@@ -69,7 +69,7 @@ int makeDay(const Options& o) {
 
 int main(int argc, char** argv) {
     CLI::App app{"hillrun-simcell: a simulated test cell for Hill Run. Everything it makes is invented."};
-    app.set_version_flag("--version", "hillrun-simcell 0.1.0");
+    app.set_version_flag("--version", "hillrun-simcell " HILLRUN_VERSION);
     Options options;
     addOptions(app, options);
     try {

@@ -14,9 +14,9 @@ struct Said {
     std::string text;
 };
 
-/// Runs a program on a machine without a display.
-Said withoutDisplay(const std::string& arguments) {
-    const std::string command = "env -u DISPLAY -u WAYLAND_DISPLAY QT_QPA_PLATFORM=xcb " +
+/// Runs a program with a variable set, and no display.
+Said run(const std::string& variable, const std::string& arguments) {
+    const std::string command = "env -u DISPLAY -u WAYLAND_DISPLAY " + variable + " " +
                                 std::string(std::getenv("HILLRUN_BIN")) + "/" + arguments + " 2>&1";
     std::FILE* pipe = ::popen(command.c_str(), "r");
     REQUIRE(pipe);
@@ -29,6 +29,9 @@ Said withoutDisplay(const std::string& arguments) {
     return out;
 }
 
+/// A machine without a display.
+Said withoutDisplay(const std::string& arguments) { return run("QT_QPA_PLATFORM=xcb", arguments); }
+
 } // namespace
 
 TEST_CASE("help and version need no display, of any program") {
@@ -40,5 +43,14 @@ TEST_CASE("help and version need no display, of any program") {
         const Said help = withoutDisplay(std::string(program) + " --help");
         CHECK(help.status == 0);
         CHECK(help.text.find("--help") != std::string::npos);
+    }
+}
+
+TEST_CASE("arguments that are not known are refused by every program") {
+    for (const char* program : {"hillrun", "hillrun-cli verify /tmp", "hillrun-simcell serve --day x"}) {
+        INFO(program);
+        const Said said = run("QT_QPA_PLATFORM=offscreen", std::string(program) + " --no-such-thing");
+        CHECK(said.status == 2);
+        CHECK(said.text.find("no-such-thing") != std::string::npos);
     }
 }

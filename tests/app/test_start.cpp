@@ -180,3 +180,17 @@ TEST_CASE("the sheet is printed on A4 and on Letter, as large as fits") {
     w.trigger("report.print");
     CHECK(QFileInfo(*w.dialogs.printTo).size() > 10000);
 }
+
+TEST_CASE("days, packages and logger files are opened by name or by file address") {
+    OpenWindow w(test::kNoDay);
+    const fs::path zip = w.folder.path() / "A day.zip";
+    saveDay(readDay(test::boostDay()), zip, std::optional(test::boostDay()));
+    CHECK(w.window->openAny({QUrl::fromLocalFile(QString::fromStdString(zip.string())).toString(QUrl::FullyEncoded)}));
+    REQUIRE(w.settled());
+    CHECK(w.window->document().day().name == "Boost in three steps, buggy");
+    const QString log = QString::fromStdString((test::demoDay() / "pulls" / "p01.csv").string());
+    CHECK_FALSE(w.window->openAny({log}));
+    CHECK(test::waitFor([&] { return w.window->findChild<QDialog*>(u"importDialog"_s) != nullptr; }));
+    CHECK(w.window->openAny({u"/no/such/day"_s}));
+    CHECK(test::waitFor([&] { return w.dialogs.errors.size() == 1; }));
+}

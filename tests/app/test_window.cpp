@@ -234,7 +234,7 @@ TEST_CASE("the sheet is printed to a PDF that reads back") {
     CHECK_FALSE(w.find<QLabel>("paper")->pixmap().isNull());
     const std::string file = (w.folder.path() / "sheet").string();
     w.dialogs.target = QString::fromStdString(file); // the ending is added
-    QTest::keyClick(w.window.get(), Qt::Key_P, Qt::ControlModifier);
+    QTest::keyClick(w.window.get(), Qt::Key_P, Qt::ControlModifier | Qt::ShiftModifier);
     REQUIRE(fs::exists(file + ".pdf"));
     REQUIRE(std::system(("pdftotext -layout '" + file + ".pdf' '" + file + ".txt'").c_str()) == 0);
     const std::string text = readFileText(file + ".txt");

@@ -74,6 +74,8 @@ QWidget* OrderPanel::makeOrder(Look& look) {
     m_design->setObjectName(u"designChoice"_s);
     m_design->setAccessibleName(tr("Design"));
     m_design->setToolTip(tr("Makes the order of the pulls anew"));
+    m_design->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_design->setMinimumContentsLength(12);
     for (const DesignInfo& info : designs()) {
         m_design->addItem(QString::fromUtf8(info.title));
         m_design->setItemData(m_design->count() - 1, QString::fromUtf8(info.about), Qt::ToolTipRole);

@@ -151,13 +151,16 @@ void DayFiles::reload(bool takeOver) {
     m_reader.read(m_document.path(), takeOver); // edits that are not saved are kept when the day is shown anew
 }
 
-void DayFiles::openAny(const QStringList& paths) {
+bool DayFiles::openAny(const QStringList& paths) {
     for (const QString& path : paths)
-        if (looksLikeDay(toPath(path)))
-            return open(toPath(path));
+        if (looksLikeDay(toPath(path))) {
+            open(toPath(path));
+            return true;
+        }
     QStringList files = paths;
     files.sort();
     import(files);
+    return false;
 }
 
 void DayFiles::take(const fs::path& path, const OpenedDay& opened, bool takeOver) {

@@ -32,7 +32,7 @@ public:
     void openDemo(const std::filesystem::path& path);
     [[nodiscard]] QStringList recent() const { return m_settings.get(settings::kRecent); }
     /// What was dropped on the window or named on the command line: a day, or logger files.
-    void openAny(const QStringList& paths);
+    bool openAny(const QStringList& paths); ///< true when a day is being read
     /// Logger files, and pictures of sheets to be traced.
     void import(const QStringList& paths);
     /// Opens the window that traces curves from a picture.

@@ -16,8 +16,10 @@
 #include <QApplication>
 #include <QCloseEvent>
 #include <QDragEnterEvent>
+#include <QFileInfo>
 #include <QMimeData>
 #include <QStandardPaths>
+#include <QUrl>
 #include <QVBoxLayout>
 
 namespace fs = std::filesystem;
@@ -490,6 +492,17 @@ void MainWindow::rememberState() {
 void MainWindow::openDay(const fs::path& path) { m_files->open(path); }
 
 void MainWindow::importFiles(const QStringList& paths) { m_files->import(paths); }
+
+bool MainWindow::openAny(const QStringList& namesOrUrls) {
+    QStringList paths;
+    for (const QString& name : namesOrUrls)
+        paths << (name.startsWith(u"file:"_s) ? QUrl(name).toLocalFile() : name);
+    if (paths.size() == 1 && !QFileInfo(paths.front()).isFile()) { // a folder, or a name whose error says what is wrong
+        openDay(toPath(paths.front()));
+        return true;
+    }
+    return m_files->openAny(paths);
+}
 
 void MainWindow::offerKept() { m_files->offerKeptAtStart(); }
 

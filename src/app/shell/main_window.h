@@ -34,6 +34,9 @@ public:
 
     void openDay(const std::filesystem::path& path);
     void importFiles(const QStringList& paths);
+    /// What was named on the command line or double-clicked: a day, or logger files; `file://` addresses too. True when
+    /// a day is being read.
+    bool openAny(const QStringList& namesOrUrls);
     /// Asks about days that were kept unsaved when the program last ended.
     void offerKept();
     /// The session ends without a question (logout, SIGTERM): everything unsaved is kept and offered at the next start.

@@ -8,6 +8,7 @@ namespace hillrun::report {
 
 void Page::add(Text text) { marks.emplace_back(std::in_place_type<Text>, std::move(text)); }
 void Page::add(Line line) { marks.emplace_back(std::in_place_type<Line>, std::move(line)); }
+void Page::add(Image image) { marks.emplace_back(std::in_place_type<Image>, std::move(image)); }
 void Page::add(Area area) { marks.emplace_back(std::in_place_type<Area>, std::move(area)); }
 
 std::string pageText(const Page& page, double smallest) {

@@ -46,7 +46,15 @@ struct Area {
     bool hatched = false; ///< slanted lines instead of a fill
 };
 
-using Mark = std::variant<Text, Line, Area>;
+/// A picture, as large as fits into the box, at its right upper corner.
+struct Image {
+    Point at; ///< left upper corner of the box
+    double width = 0.0;
+    double height = 0.0;
+    std::string png; ///< the file's bytes; what is none is left out
+};
+
+using Mark = std::variant<Text, Line, Area, Image>;
 
 struct Page {
     double width = 595.28; ///< A4
@@ -56,6 +64,7 @@ struct Page {
     void add(Text text);
     void add(Line line);
     void add(Area area);
+    void add(Image image);
 };
 
 /// The words of a page from the top down, one line each, as somebody hears them: without the figures along the axes

@@ -107,6 +107,37 @@ void draw(cairo_t* c, const Area& area) {
     cairo_fill(c);
 }
 
+/// Bytes that are read from the front.
+struct Unread {
+    const std::string& bytes;
+    size_t at = 0;
+};
+
+cairo_status_t readOn(void* from, unsigned char* to, unsigned int size) {
+    auto& unread = *static_cast<Unread*>(from);
+    if (unread.bytes.size() - unread.at < size)
+        return CAIRO_STATUS_READ_ERROR;
+    std::copy_n(unread.bytes.begin() + static_cast<std::ptrdiff_t>(unread.at), size, to);
+    unread.at += size;
+    return CAIRO_STATUS_SUCCESS;
+}
+
+void draw(cairo_t* c, const Image& image) {
+    Unread unread{image.png};
+    const Surface picture(cairo_image_surface_create_from_png_stream(readOn, &unread));
+    const double width = cairo_image_surface_get_width(picture.get());
+    const double height = cairo_image_surface_get_height(picture.get());
+    if (cairo_surface_status(picture.get()) != CAIRO_STATUS_SUCCESS || width < 1.0 || height < 1.0)
+        return;
+    const double scale = std::min(image.width / width, image.height / height);
+    cairo_save(c);
+    cairo_translate(c, image.at.x + image.width - scale * width, image.at.y);
+    cairo_scale(c, scale, scale);
+    cairo_set_source_surface(c, picture.get(), 0.0, 0.0);
+    cairo_paint(c);
+    cairo_restore(c);
+}
+
 void drawPage(cairo_t* c, const Page& page) {
     for (const Mark& mark : page.marks)
         std::visit([c](const auto& m) { draw(c, m); }, mark);

@@ -48,6 +48,8 @@ public:
         ++unsavedAsked;
         return unsaved;
     }
+    std::optional<QString> file;
+    std::optional<QString> askFile(QWidget*, const QString&, const QString&) override { return file; }
     std::optional<QString> printTo; ///< a PDF in place of paper
     bool askPrinter(QWidget*, QPrinter& printer) override {
         printer.setOutputFormat(QPrinter::PdfFormat);

@@ -266,3 +266,47 @@ TEST_CASE("a title that does not fit is cut with an ellipsis, its beginning kept
         cut = cut || (item->text().startsWith(u"Power at the wheel, kW"_s) && item->text().endsWith(u"\u2026"_s));
     CHECK(cut);
 }
+
+TEST_CASE("edges and stretches are set by keys at the cursor, as by dragging") {
+    ShownBoard shown;
+    QSignalSpy edges(&shown.board, &Board::edgesDragged);
+    QSignalSpy stretches(&shown.board, &Board::stretchDragged);
+    shown.board.setCursor(3000.0, {});
+    QTest::keyClick(&shown.board, Qt::Key_BracketLeft); // neither edges nor stretches here
+    CHECK(edges.count() + stretches.count() == 0);
+    shown.board.setEdges(RpmRange{2200.0, 5800.0});
+    QTest::keyClick(&shown.board, Qt::Key_BracketLeft);
+    REQUIRE(edges.count() == 1);
+    CHECK(edges[0] == QVariantList{3000.0, 5800.0});
+    shown.board.setCursor(5000.0, {});
+    QTest::keyClick(&shown.board, Qt::Key_BracketRight);
+    REQUIRE(edges.count() == 2);
+    CHECK(edges[1] == QVariantList{2200.0, 5000.0});
+    shown.board.setCursor(6000.0, {});
+    QTest::keyClick(&shown.board, Qt::Key_BracketLeft); // beyond the other edge
+    CHECK(edges.count() == 2);
+    shown.board.setEdges(std::nullopt);
+    shown.board.setStretchable(true);
+    QTest::keyClick(&shown.board, Qt::Key_BracketRight); // none was begun
+    CHECK(stretches.count() == 0);
+    QTest::keyClick(&shown.board, Qt::Key_BracketLeft);
+    QTest::keyClick(&shown.board, Qt::Key_BracketRight); // no width
+    CHECK(stretches.count() == 0);
+    shown.board.setCursor(4000.0, {});
+    QTest::keyClick(&shown.board, Qt::Key_BracketRight); // either way round
+    REQUIRE(stretches.count() == 1);
+    CHECK(stretches[0] == QVariantList{4000.0, 6000.0});
+    QTest::keyClick(&shown.board, Qt::Key_BracketRight);
+    CHECK(stretches.count() == 1);
+}
+
+TEST_CASE("a board shows that it has the focus") {
+    ShownBoard shown;
+    const auto corner = [&] { return shown.board.grab().toImage().pixelColor(1, 100); };
+    shown.board.clearFocus();
+    const QColor without = corner();
+    shown.board.setFocus();
+    REQUIRE(test::waitFor([&] { return shown.board.hasFocus(); }));
+    CHECK(corner() == shown.look.theme().mark);
+    CHECK(without != corner());
+}

@@ -322,3 +322,17 @@ TEST_CASE("held steps of the tractor are shown as points, with what lies between
     CHECK(w.findings().text().contains(u"9 held speeds"_s));
     CHECK(board.title.contains(u"at the hub"_s));
 }
+
+TEST_CASE("the small boards are one stop for Tab; Up and Down go from one to the next") {
+    OpenWindow w(test::demoDay());
+    w.window->showPage(Page::Check);
+    w.trigger("check.channels");
+    auto* first = w.find<Board>("tile0");
+    CHECK(first->focusPolicy() == Qt::StrongFocus);
+    CHECK_FALSE(w.find<Board>("tile1")->focusPolicy() & Qt::TabFocus);
+    first->setFocus();
+    QTest::keyClick(first, Qt::Key_Down);
+    CHECK(w.find<Board>("tile1")->hasFocus());
+    QTest::keyClick(w.find<Board>("tile1"), Qt::Key_Up);
+    CHECK(first->hasFocus());
+}

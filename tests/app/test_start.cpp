@@ -6,12 +6,15 @@
 
 #include "app/look/copied_table.h"
 #include "app/shell/help_dialogs.h"
+#include "app/shell/settings_dialog.h"
 #include "app/shell/start_panel.h"
 #include "app/shell/tour.h"
 #include "app_support.h"
 
+#include <fstream>
 #include <QApplication>
 #include <QClipboard>
+#include <QImage>
 #include <QMimeData>
 #include <QSvgRenderer>
 #include <QTableWidget>
@@ -193,4 +196,95 @@ TEST_CASE("days, packages and logger files are opened by name or by file address
     CHECK(test::waitFor([&] { return w.window->findChild<QDialog*>(u"importDialog"_s) != nullptr; }));
     CHECK(w.window->openAny({u"/no/such/day"_s}));
     CHECK(test::waitFor([&] { return w.dialogs.errors.size() == 1; }));
+}
+
+namespace {
+
+struct OpenSettings : OpenWindow {
+    SettingsDialog* dialog;
+    explicit OpenSettings(const fs::path& source) : OpenWindow(source) {
+        trigger("app.settings");
+        dialog = find<SettingsDialog>("settingsDialog");
+    }
+    void choose(const char* name, int row) { find<QComboBox>(name)->setCurrentIndex(row); }
+};
+
+} // namespace
+
+TEST_CASE("settings are taken over at once, kept, and shown again") {
+    OpenSettings s(test::boostDay());
+    s.choose("themeSetting", 2);
+    s.choose("unitsSetting", 1);
+    s.choose("smoothingSetting", 3);
+    s.choose("driftSetting", 0);
+    CHECK(s.window->selection().units() == DisplayUnits{}); // not before it is taken over
+    QTest::mouseClick(s.find<QPushButton>("acceptSettings"), Qt::LeftButton);
+    CHECK(QApplication::palette().color(QPalette::Window) == Theme::nightCell().ground);
+    CHECK(s.window->selection().units().power == PowerUnit::Horsepower);
+    CHECK(s.window->document().settings().reduce.smoothing_rpm == 200.0);
+    CHECK(s.window->document().settings().drift.allowance == DriftAllowance::Steady);
+    s.window->close();
+    test::TestDialogs dialogs;
+    MainWindow again(dialogs);
+    CHECK(again.document().settings().drift.allowance == DriftAllowance::Steady);
+    CHECK(again.selection().units().power == PowerUnit::Horsepower);
+    again.setDark(false);
+}
+
+TEST_CASE("what was chosen in the window is what the settings begin with") {
+    OpenWindow w(test::boostDay());
+    AnalysisSettings settings = w.window->document().settings();
+    settings.reduce.smoothing_rpm = 300.0;
+    w.window->document().setSettings(settings);
+    w.trigger("app.settings");
+    CHECK(w.find<SettingsDialog>("settingsDialog")->preferences().smoothing_rpm == 300.0);
+}
+
+TEST_CASE("settings travel as a file, and a file that is none is refused") {
+    OpenSettings s(test::kNoDay);
+    s.choose("paperSetting", 1);
+    s.find<QLineEdit>("workshopSetting")->setText(u"Tarn Hill Climb Club"_s);
+    const QString file = QString::fromStdString((s.folder.path() / "bench.json").string());
+    s.dialogs.target = file;
+    QTest::mouseClick(s.find<QPushButton>("exportSettings"), Qt::LeftButton);
+    s.choose("paperSetting", 0);
+    s.find<QLineEdit>("workshopSetting")->clear();
+    s.dialogs.file = file;
+    QTest::mouseClick(s.find<QPushButton>("importSettings"), Qt::LeftButton);
+    CHECK(s.dialog->preferences().paper == u"letter"_s);
+    CHECK(s.dialog->preferences().workshop == u"Tarn Hill Climb Club"_s);
+    CHECK(s.dialogs.errors.isEmpty());
+    s.dialogs.file = QString::fromStdString((test::demoDay() / "day.json").string());
+    QTest::mouseClick(s.find<QPushButton>("importSettings"), Qt::LeftButton);
+    CHECK(s.dialogs.errors.size() == 1);
+    CHECK(s.dialog->preferences().paper == u"letter"_s); // nothing was changed by it
+    std::ofstream(s.folder.path() / "odd.json")
+        << R"({"kind": "hillrun-settings", "standard": "nobody's", "units": 7})";
+    s.dialogs.file = QString::fromStdString((s.folder.path() / "odd.json").string());
+    QTest::mouseClick(s.find<QPushButton>("importSettings"), Qt::LeftButton);
+    CHECK(s.dialogs.errors.size() == 2);
+}
+
+TEST_CASE("the sheet carries the workshop's letterhead") {
+    OpenSettings s(test::boostDay());
+    s.find<QLineEdit>("workshopSetting")->setText(u"Tarn Hill Climb Club"_s);
+    s.find<QPlainTextEdit>("addressSetting")->setPlainText(u"The Old Quarry\n\n12 Tarn Road"_s);
+    QImage logo(60, 30, QImage::Format_RGB32);
+    logo.fill(Qt::red);
+    const QString picture = QString::fromStdString((s.folder.path() / "logo.jpg").string());
+    logo.save(picture);
+    s.find<QLineEdit>("logoSetting")->setText(picture);
+    QTest::mouseClick(s.find<QPushButton>("acceptSettings"), Qt::LeftButton);
+    s.window->showPage(Page::Report);
+    const auto page = s.find<ReportPage>("reportPage")->sheet();
+    REQUIRE(page);
+    const std::string words = report::pageText(*page);
+    CHECK(words.starts_with("Tarn Hill Climb Club\nThe Old Quarry\n12 Tarn Road\n"));
+    CHECK(std::holds_alternative<report::Image>(page->marks[3]));
+    const QImage shown = s.find<QLabel>("paper")->pixmap().toImage();
+    int red = 0;
+    for (int x = 0; x < shown.width(); ++x)
+        red += shown.pixelColor(x, shown.height() / 18).red() > 200 &&
+               shown.pixelColor(x, shown.height() / 18).green() < 80;
+    CHECK(red > 20);
 }

@@ -43,6 +43,7 @@ public:
     }
     UnsavedChoice askUnsaved(QWidget*, const QString&) override { return unsaved; }
     bool askPrinter(QWidget*, QPrinter&) override { return false; }
+    std::optional<QString> askFile(QWidget*, const QString&, const QString&) override { return {}; }
     void showError(QWidget*, const QString& title, const QString& message) override {
         shown.push_back((title + u": "_s + message).toStdString());
     }

@@ -105,8 +105,12 @@ protected:
     void mouseReleaseEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
 
 private:
+    bool markByKey(int key);
     void applyLook();
     void rebuild();
     void addBands();
@@ -136,6 +140,7 @@ private:
     bool m_stretchable = false;
     bool m_compact = false;
     std::optional<double> m_pressedAt;
+    std::optional<double> m_stretchFrom; ///< where a stretch was begun by key
     int m_draggedEdge = -1;
     bool m_edgeMoved = false; ///< since it was taken hold of
 };

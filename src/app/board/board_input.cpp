@@ -21,6 +21,8 @@ void Board::setCursor(std::optional<double> x, const QString& readout) {
     m_cursor = x;
     m_cursorLine->setVisible(x.has_value());
     m_cursorText->setVisible(x.has_value() && !readout.isEmpty());
+    if (x && m_stretchFrom)
+        showStretch(*m_stretchFrom, *x);
     if (x) {
         m_cursorLine->point1->setCoords(*x, 0.0);
         m_cursorLine->point2->setCoords(*x, 1.0);
@@ -125,7 +127,51 @@ void Board::mouseReleaseEvent(QMouseEvent* event) {
     QCustomPlot::mouseReleaseEvent(event);
 }
 
+/// [ and ] do at the cursor what the mouse does by dragging: move an edge, or begin and end a stretch.
+bool Board::markByKey(int key) {
+    const bool begin = key == Qt::Key_BracketLeft;
+    if ((!begin && key != Qt::Key_BracketRight) || !m_cursor || (!m_edges && !m_stretchable))
+        return false;
+    if (m_edges) {
+        const RpmRange edges = begin ? RpmRange{*m_cursor, m_edges->high} : RpmRange{m_edges->low, *m_cursor};
+        if (edges.low < edges.high)
+            Q_EMIT edgesDragged(edges.low, edges.high);
+        return true;
+    }
+    if (begin) {
+        m_stretchFrom = *m_cursor;
+        showStretch(*m_cursor, *m_cursor);
+    } else if (m_stretchFrom && *m_stretchFrom != *m_cursor) {
+        m_stretch->setVisible(false);
+        layer(u"cursor"_s)->replot();
+        const double from = *std::exchange(m_stretchFrom, std::nullopt);
+        Q_EMIT stretchDragged(std::min(from, *m_cursor), std::max(from, *m_cursor));
+    }
+    return true;
+}
+
+void Board::paintEvent(QPaintEvent* event) {
+    QCustomPlot::paintEvent(event);
+    if (!hasFocus())
+        return;
+    QPainter painter(this);
+    painter.setPen(QPen(m_look.theme().mark, 2));
+    painter.drawRect(rect().adjusted(1, 1, -1, -1));
+}
+
+void Board::focusInEvent(QFocusEvent* event) {
+    update();
+    QCustomPlot::focusInEvent(event);
+}
+
+void Board::focusOutEvent(QFocusEvent* event) {
+    update();
+    QCustomPlot::focusOutEvent(event);
+}
+
 void Board::keyPressEvent(QKeyEvent* event) {
+    if (markByKey(event->key()))
+        return;
     const bool left = event->key() == Qt::Key_Left;
     if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down) {
         Q_EMIT stepped(event->key() == Qt::Key_Up ? -1 : 1);

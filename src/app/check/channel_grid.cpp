@@ -34,6 +34,14 @@ void ChannelGrid::show(std::vector<ChannelTile> tiles) {
         board->setCompact();
         board->setFixedHeight(px(kTileHeight));
         connect(board, &Board::cursorMoved, this, &ChannelGrid::cursorMoved);
+        const int number = static_cast<int>(m_boards.size());
+        if (number > 0)
+            board->setFocusPolicy(Qt::ClickFocus); // all of them are one stop for Tab; Up and Down go on
+        connect(board, &Board::stepped, this, [this, number](int by) {
+            const int next = std::clamp(number + by, 0, static_cast<int>(m_tiles.size()) - 1);
+            m_boards[static_cast<size_t>(next)]->setFocus();
+            ensureWidgetVisible(m_boards[static_cast<size_t>(next)]);
+        });
         m_boards.push_back(board);
         m_columns = 0; // to be arranged anew
     }

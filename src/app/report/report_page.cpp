@@ -103,8 +103,16 @@ std::optional<report::Page> ReportPage::sheet() const {
     if (!analysis)
         return std::nullopt;
     const Comparison* c = analysis->find(m_selection.from(), m_selection.to());
-    return c ? report::comparisonSheet(m_document.day(), *analysis, *c, m_selection.units(), m_sections)
-             : report::daySheet(m_document.day(), *analysis, m_selection.units());
+    const report::Page drawn =
+        c ? report::comparisonSheet(m_document.day(), *analysis, *c, m_selection.units(), m_sections)
+          : report::daySheet(m_document.day(), *analysis, m_selection.units());
+    return report::laidOut(drawn, m_paperKind, m_head);
+}
+
+void ReportPage::setPaper(report::Paper paper, report::Letterhead head) {
+    m_paperKind = paper;
+    m_head = std::move(head);
+    refresh();
 }
 
 void ReportPage::exportPdf(const std::filesystem::path& target) const {

@@ -6,6 +6,7 @@
 #include "app/document/selection.h"
 #include "app/look/theme.h"
 #include "app/shell/action_registry.h"
+#include "report/letterhead.h"
 #include "report/sheet.h"
 
 #include <QCheckBox>
@@ -25,6 +26,7 @@ public:
     [[nodiscard]] std::optional<report::Page> sheet() const;
     /// Writes what is shown. Throws DataError.
     void exportPdf(const std::filesystem::path& target) const;
+    void setPaper(report::Paper paper, report::Letterhead head);
     /// On paper, as large as fits.
     void print(QPrinter& printer) const;
     void exportCsv(const std::filesystem::path& target) const;
@@ -40,6 +42,8 @@ private:
     Selection& m_selection;
     Look& m_look;
     report::SheetSections m_sections;
+    report::Paper m_paperKind = report::Paper::A4;
+    report::Letterhead m_head;
     QLabel* m_paper = nullptr;
     QScrollArea* m_scroll = nullptr;
 };

@@ -109,6 +109,10 @@ UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {
     return box.clickedButton() == discard ? UnsavedChoice::Discard : UnsavedChoice::Cancel;
 }
 
+std::optional<QString> DesktopDialogs::askFile(QWidget* parent, const QString& title, const QString& filter) {
+    return unlessEmpty(QFileDialog::getOpenFileName(parent, title, {}, filter));
+}
+
 bool DesktopDialogs::askPrinter(QWidget* parent, QPrinter& printer) {
     QPrintDialog dialog(&printer, parent);
     return dialog.exec() == QDialog::Accepted;

@@ -49,6 +49,8 @@ public:
     virtual std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day,
                                                             const std::string& from, const std::string& to) = 0;
     virtual UnsavedChoice askUnsaved(QWidget* parent, const QString& day) = 0;
+    /// A file to read; `filter` such as "Settings (*.json)".
+    virtual std::optional<QString> askFile(QWidget* parent, const QString& title, const QString& filter) = 0;
     /// The system's print dialog; false when nothing is to be printed.
     virtual bool askPrinter(QWidget* parent, QPrinter& printer) = 0;
     virtual void showError(QWidget* parent, const QString& title, const QString& message) = 0;
@@ -71,6 +73,7 @@ public:
     std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day, const std::string& from,
                                                     const std::string& to) override;
     UnsavedChoice askUnsaved(QWidget* parent, const QString& day) override;
+    std::optional<QString> askFile(QWidget* parent, const QString& title, const QString& filter) override;
     bool askPrinter(QWidget* parent, QPrinter& printer) override;
     void showError(QWidget* parent, const QString& title, const QString& message) override;
 };

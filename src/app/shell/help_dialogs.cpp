@@ -10,6 +10,7 @@
 #include <QHeaderView>
 #include <QPushButton>
 #include <QTableWidget>
+#include <QTimer>
 #include <QVBoxLayout>
 
 using namespace Qt::StringLiterals;
@@ -29,6 +30,9 @@ constexpr LocalKey kLocalKeys[] = {
     {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Up, Down"),
      QT_TRANSLATE_NOOP("hillrun::KeySheet",
                        "On Compare's boards: the build to look at. In a number: one more or less")},
+    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "[ and ]"),
+     QT_TRANSLATE_NOOP("hillrun::KeySheet",
+                       "At the cursor: on Check the pull begins and ends there, on Compare a band")},
     {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Delete"),
      QT_TRANSLATE_NOOP("hillrun::KeySheet", "On a band: take it out. On the order of the pulls: take one out")},
     {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Ctrl+Left, Ctrl+Right, Insert"),
@@ -77,7 +81,7 @@ KeySheet::KeySheet(const ActionRegistry& actions, QWidget* parent) : QDialog(par
     for (const LocalKey& key : kLocalKeys)
         add(tr(key.keys), tr(key.what));
     table->resizeColumnToContents(0);
-    table->resizeRowsToContents();
+    QTimer::singleShot(0, table, &QTableView::resizeRowsToContents); // once the columns have their widths
     auto* column = new QVBoxLayout(this);
     column->addWidget(table, 1);
     column->addWidget(closeButton(this));

@@ -10,10 +10,12 @@
 #include "app/pull/links_dialog.h"
 #include "app/shell/command_search.h"
 #include "app/shell/help_dialogs.h"
+#include "app/shell/settings_dialog.h"
 #include "app/shell/tour.h"
 #include "formats/day_store.h"
 
 #include <QApplication>
+#include <QBuffer>
 #include <QCloseEvent>
 #include <QDragEnterEvent>
 #include <QFileInfo>
@@ -38,6 +40,29 @@ constexpr DisplayUnits kUnits[] = {{PowerUnit::Kilowatt, TorqueUnit::NewtonMetre
 constexpr QSize kSmallest(960, 600);
 constexpr int kTitleBar_px = 40; ///< what a window manager puts above, about
 
+/// As the desktop came up, before our own palette was set.
+bool desktopIsDark() {
+    static const bool dark = QGuiApplication::palette().color(QPalette::Window).lightness() < 128;
+    return dark;
+}
+
+report::Paper paperOf(const Preferences& p) {
+    return p.paper == u"letter"_s ? report::Paper::Letter : report::Paper::A4;
+}
+
+report::Letterhead letterheadOf(const Preferences& p) {
+    report::Letterhead out;
+    out.workshop = p.workshop.toStdString();
+    for (const QString& line : p.address.split(u'\n', Qt::SkipEmptyParts))
+        out.address.push_back(line.trimmed().toStdString());
+    if (const QImage logo = p.logo.isEmpty() ? QImage() : QImage(p.logo); !logo.isNull()) {
+        QBuffer bytes;
+        logo.save(&bytes, "PNG");
+        out.png = bytes.data().toStdString();
+    }
+    return out;
+}
+
 fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
 
 } // namespace
@@ -55,9 +80,7 @@ MainWindow::MainWindow(Dialogs& dialogs)
     setMinimumSize(kSmallest.boundedTo(room));
     resize(QSize(px(1280), px(800)).boundedTo(room));
     m_theme = m_settings.get(settings::kTheme);
-    static const bool desktopDark = // before our own palette is set
-        QGuiApplication::palette().color(QPalette::Window).lightness() < 128;
-    m_look.setDark(m_theme == u"dark"_s || (m_theme == u"desktop"_s && desktopDark));
+    m_look.setDark(m_theme == u"dark"_s || (m_theme == u"desktop"_s && desktopIsDark()));
     m_actions = new ActionRegistry(this);
     declareActions();
     layOut();
@@ -194,7 +217,37 @@ void MainWindow::declareViewActions() {
         [this] { (new KeySheet(*m_actions, this))->open(); });
     add("help.about", tr("About Hill Run"), {}, tr("Version and licences"),
         [this] { (new AboutDialog(this))->open(); });
+    add("app.settings", tr("Settings \u2026"), QKeySequence(u"Ctrl+,"_s), tr("Colours, units, paper, folders"),
+        [this] { editSettings(); });
     add("help.tour", tr("Two-minute tour"), {}, tr("A demo day, and what is where"), [this] { beginTour(); });
+}
+
+void MainWindow::editSettings() {
+    rememberState(); // what was chosen in the window is what the dialog begins with
+    auto* dialog = new SettingsDialog(readPreferences(m_settings), m_dialogs, this);
+    connect(dialog, &QDialog::accepted, this, [this, dialog] {
+        keepPreferences(m_settings, dialog->preferences());
+        applyPreferences();
+    });
+    dialog->open();
+}
+
+void MainWindow::applyPreferences() {
+    const Preferences p = readPreferences(m_settings);
+    m_theme = p.theme;
+    m_look.setDark(m_theme == u"dark"_s || (m_theme == u"desktop"_s && desktopIsDark()));
+    AnalysisSettings analysis = m_document.settings();
+    try {
+        analysis.reduce.standard = standardNamed(p.standard.toStdString());
+    } catch (const DataError&) { // a standard of another version: the default stays
+    }
+    if (p.smoothing_rpm >= 10.0 && p.smoothing_rpm <= 1000.0)
+        analysis.reduce.smoothing_rpm = p.smoothing_rpm;
+    analysis.drift.allowance = static_cast<DriftAllowance>(std::clamp(p.drift, 0, 2));
+    m_document.setSettings(analysis);
+    m_selection.setUnits(kUnits[std::clamp(p.units, 0, 2)]);
+    if (m_report)
+        m_report->setPaper(paperOf(p), letterheadOf(p));
 }
 
 void MainWindow::stepPage(int by) {
@@ -286,7 +339,7 @@ QMenu* MainWindow::makeDayMenu() {
     menu->addSeparator();
     addAll({"edit.undo", "edit.redo"});
     menu->addSeparator();
-    addAll({"help.tour", "help.keys", "help.about"});
+    addAll({"app.settings", "help.tour", "help.keys", "help.about"});
     menu->addSeparator();
     addAll({"day.close", "app.quit"});
     return menu;
@@ -373,9 +426,12 @@ ComparePage& MainWindow::compare() {
 }
 
 ReportPage& MainWindow::report() {
-    return m_report
-               ? *m_report
-               : placed(m_report, Page::Report, new ReportPage(m_document, m_selection, m_look, *m_actions, m_pages));
+    if (m_report)
+        return *m_report;
+    placed(m_report, Page::Report, new ReportPage(m_document, m_selection, m_look, *m_actions, m_pages));
+    const Preferences p = readPreferences(m_settings);
+    m_report->setPaper(paperOf(p), letterheadOf(p));
+    return *m_report;
 }
 
 BenchPage& MainWindow::bench() {
@@ -450,16 +506,7 @@ void MainWindow::applyLook() {
 
 void MainWindow::restoreState() {
     restoreGeometry(m_settings.get(settings::kGeometry));
-    AnalysisSettings analysis;
-    try {
-        analysis.reduce.standard = standardNamed(m_settings.get(settings::kStandard).toStdString());
-    } catch (const DataError&) { // a standard of another version: the default stays
-    }
-    const double smoothing = m_settings.get(settings::kSmoothing);
-    if (smoothing >= 10.0 && smoothing <= 1000.0)
-        analysis.reduce.smoothing_rpm = smoothing;
-    m_document.setSettings(analysis);
-    m_selection.setUnits(kUnits[std::clamp(m_settings.get(settings::kUnits), 0, 2)]);
+    applyPreferences();
     const auto links = keptLinks(m_settings);
     if (std::any_of(links.begin(), links.end(), [](const NamedLink& link) { return link.inUse; }))
         pull().useKeptLinks();
@@ -481,6 +528,7 @@ void MainWindow::rememberState() {
         m_settings.set(settings::kCheckSplit, m_check->splitState());
     m_settings.set(settings::kStandard, QString::fromUtf8(standardInfo(m_document.settings().reduce.standard).name));
     m_settings.set(settings::kSmoothing, m_document.settings().reduce.smoothing_rpm);
+    m_settings.set(settings::kDrift, static_cast<int>(m_document.settings().drift.allowance));
     for (int i = 0; i < 3; ++i)
         if (kUnits[i] == m_selection.units())
             m_settings.set(settings::kUnits, i);

@@ -60,6 +60,8 @@ private:
     void declareCheckActions();
     void declarePullActions();
     void beginTour();
+    void editSettings();
+    void applyPreferences();
     void stepPage(int by);
     void print();
     QMenu* makeDayMenu();

@@ -1,0 +1,253 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/shell/settings_dialog.h"
+
+#include "app/look/fields.h"
+#include "app/look/plain_text.h"
+#include "app/look/scale.h"
+#include "core/errors/data_error.h"
+#include "core/weather/standards.h"
+#include "formats/file_io.h"
+
+#include <algorithm>
+#include <QDialogButtonBox>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QPushButton>
+#include <QStyle>
+
+namespace fs = std::filesystem;
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr double kSmoothings[] = {50.0, 100.0, 150.0, 200.0, 300.0};
+const QString kFileKind = u"hillrun-settings"_s;
+const char* const kThemes[] = {"desktop", "light", "dark"};
+const char* const kPapers[] = {"a4", "letter"};
+
+template <size_t N> int placeIn(const char* const (&names)[N], const QString& name) {
+    for (size_t i = 0; i < N; ++i)
+        if (name == QLatin1StringView(names[i]))
+            return static_cast<int>(i);
+    return 0;
+}
+
+QString textAt(const QJsonObject& object, const QString& key, const QString& otherwise) {
+    return object[key].isString() ? object[key].toString() : otherwise;
+}
+
+} // namespace
+
+Preferences readPreferences(const SettingsStore& store) {
+    return {store.get(settings::kTheme),     store.get(settings::kUnits),    store.get(settings::kStandard),
+            store.get(settings::kSmoothing), store.get(settings::kDrift),    store.get(settings::kDaysFolder),
+            store.get(settings::kPaper),     store.get(settings::kWorkshop), store.get(settings::kAddress),
+            store.get(settings::kLogo)};
+}
+
+void keepPreferences(SettingsStore& store, const Preferences& p) {
+    store.set(settings::kTheme, p.theme);
+    store.set(settings::kUnits, p.units);
+    store.set(settings::kStandard, p.standard);
+    store.set(settings::kSmoothing, p.smoothing_rpm);
+    store.set(settings::kDrift, p.drift);
+    store.set(settings::kDaysFolder, p.daysFolder);
+    store.set(settings::kPaper, p.paper);
+    store.set(settings::kWorkshop, p.workshop);
+    store.set(settings::kAddress, p.address);
+    store.set(settings::kLogo, p.logo);
+}
+
+void exportPreferences(const Preferences& p, const fs::path& target) {
+    const QJsonObject out{{u"kind"_s, kFileKind},
+                          {u"theme"_s, p.theme},
+                          {u"units"_s, p.units},
+                          {u"standard"_s, p.standard},
+                          {u"smoothing_rpm"_s, p.smoothing_rpm},
+                          {u"drift"_s, p.drift},
+                          {u"days_folder"_s, p.daysFolder},
+                          {u"paper"_s, p.paper},
+                          {u"workshop"_s, p.workshop},
+                          {u"address"_s, p.address},
+                          {u"logo"_s, p.logo}};
+    writeFileSafely(target, QJsonDocument(out).toJson().toStdString());
+}
+
+Preferences importPreferences(const fs::path& file, const Preferences& now) {
+    const QJsonObject in = QJsonDocument::fromJson(QByteArray::fromStdString(readFileText(file))).object();
+    if (in[u"kind"].toString() != kFileKind)
+        throw DataError(Problem::BadValue, {"no settings of Hill Run"}, {.file = file.string()});
+    Preferences out = now;
+    out.theme = textAt(in, u"theme"_s, now.theme);
+    out.units = std::clamp(in[u"units"].toInt(now.units), 0, 2);
+    out.standard = textAt(in, u"standard"_s, now.standard);
+    (void)standardNamed(out.standard.toStdString()); // throws for one that is not known
+    const double smoothing = in[u"smoothing_rpm"].toDouble(now.smoothing_rpm);
+    out.smoothing_rpm = smoothing >= 10.0 && smoothing <= 1000.0 ? smoothing : now.smoothing_rpm;
+    out.drift = std::clamp(in[u"drift"].toInt(now.drift), 0, 2);
+    out.daysFolder = textAt(in, u"days_folder"_s, now.daysFolder);
+    out.paper = textAt(in, u"paper"_s, now.paper);
+    out.workshop = textAt(in, u"workshop"_s, now.workshop);
+    out.address = textAt(in, u"address"_s, now.address);
+    out.logo = textAt(in, u"logo"_s, now.logo);
+    return out;
+}
+
+SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs, QWidget* parent)
+    : QDialog(parent), m_dialogs(dialogs) {
+    setObjectName(u"settingsDialog"_s);
+    setWindowTitle(tr("Settings"));
+    setAttribute(Qt::WA_DeleteOnClose);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(px(16), px(16), px(16), px(16));
+    column->setSpacing(px(10));
+    column->addWidget(makeFigures());
+    column->addWidget(makePaper());
+    auto* buttons = new QDialogButtonBox(this);
+    auto* out = buttons->addButton(tr("Write to a file \u2026"), QDialogButtonBox::ResetRole);
+    auto* in = buttons->addButton(tr("Read from a file \u2026"), QDialogButtonBox::ResetRole);
+    out->setObjectName(u"exportSettings"_s);
+    in->setObjectName(u"importSettings"_s);
+    for (QPushButton* button : {out, in})
+        button->setAutoDefault(false);
+    QPushButton* accept = buttons->addButton(tr("Take over"), QDialogButtonBox::AcceptRole);
+    accept->setObjectName(u"acceptSettings"_s);
+    accept->setProperty("main", true);
+    accept->style()->unpolish(accept); // the box has styled it already
+    accept->style()->polish(accept);
+    buttons->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
+    connect(out, &QPushButton::clicked, this, &SettingsDialog::exportFile);
+    connect(in, &QPushButton::clicked, this, &SettingsDialog::importFile);
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    column->addWidget(buttons);
+    fill(preferences);
+}
+
+QComboBox* SettingsDialog::choice(QFormLayout& form, const QString& name, const QString& label) {
+    auto* out = new QComboBox(this);
+    out->setObjectName(name);
+    out->setAccessibleName(label);
+    form.addRow(label, out);
+    return out;
+}
+
+QLineEdit* SettingsDialog::line(QFormLayout& form, const QString& name, const QString& label, const QString& button,
+                                const std::function<void()>& browse) {
+    auto* row = new QWidget(this);
+    auto* inside = new QHBoxLayout(row);
+    inside->setContentsMargins(0, 0, 0, 0);
+    auto* out = new QLineEdit(row);
+    out->setObjectName(name);
+    out->setAccessibleName(label);
+    out->setMinimumWidth(px(300));
+    inside->addWidget(out, 1);
+    if (browse) {
+        auto* look = new QPushButton(button, row);
+        look->setAutoDefault(false);
+        look->setAccessibleName(tr("%1: %2").arg(label, button));
+        connect(look, &QPushButton::clicked, this, browse);
+        inside->addWidget(look);
+    }
+    form.addRow(label, row);
+    return out;
+}
+
+QWidget* SettingsDialog::makeFigures() {
+    const Panel panel = makePanel(tr("Window and figures"), this);
+    auto* form = new QFormLayout;
+    m_theme = choice(*form, u"themeSetting"_s, tr("Colours"));
+    m_theme->addItems({tr("as the desktop"), tr("light"), tr("dark")});
+    m_units = choice(*form, u"unitsSetting"_s, tr("Units"));
+    m_units->addItems({tr("kW \u00B7 N\u00B7m"), tr("hp \u00B7 lbf\u00B7ft"), tr("PS \u00B7 N\u00B7m")});
+    m_standard = choice(*form, u"standardSetting"_s, tr("Air standard"));
+    for (const StandardInfo& info : standards())
+        m_standard->addItem(QString::fromUtf8(info.title), QString::fromUtf8(info.name));
+    m_smoothing = choice(*form, u"smoothingSetting"_s, tr("Smoothing"));
+    for (const double width : kSmoothings)
+        m_smoothing->addItem(tr("%1 rpm").arg(width), width);
+    m_drift = choice(*form, u"driftSetting"_s, tr("Drift"));
+    m_drift->addItems({tr("steady"), tr("cautious"), tr("jumps")});
+    m_daysFolder = line(*form, u"daysFolderSetting"_s, tr("Folder for days"), tr("Choose \u2026"), [this] {
+        if (const auto folder = m_dialogs.askDayFolder(this))
+            m_daysFolder->setText(*folder);
+    });
+    m_daysFolder->setPlaceholderText(tr("\u201CHill Run\u201D among your documents"));
+    panel.column->addLayout(form);
+    return panel.frame;
+}
+
+QWidget* SettingsDialog::makePaper() {
+    const Panel panel = makePanel(tr("Paper and letterhead"), this);
+    auto* form = new QFormLayout;
+    m_paper = choice(*form, u"paperSetting"_s, tr("Paper"));
+    m_paper->addItems({tr("A4"), tr("Letter")});
+    m_workshop = line(*form, u"workshopSetting"_s, tr("Workshop"), {}, nullptr);
+    m_address = new QPlainTextEdit(this);
+    m_address->setObjectName(u"addressSetting"_s);
+    m_address->setAccessibleName(tr("Address, a line each"));
+    m_address->setTabChangesFocus(true);
+    m_address->setFixedHeight(px(68));
+    form->addRow(tr("Address"), m_address);
+    m_logo = line(*form, u"logoSetting"_s, tr("Picture"), tr("Choose \u2026"), [this] {
+        if (const auto picture = m_dialogs.askSheet(this))
+            m_logo->setText(*picture);
+    });
+    panel.column->addLayout(form);
+    return panel.frame;
+}
+
+void SettingsDialog::fill(const Preferences& p) {
+    m_theme->setCurrentIndex(placeIn(kThemes, p.theme));
+    m_units->setCurrentIndex(std::clamp(p.units, 0, 2));
+    m_standard->setCurrentIndex(std::max(0, m_standard->findData(p.standard)));
+    if (m_smoothing->findData(p.smoothing_rpm) < 0)
+        m_smoothing->addItem(tr("%1 rpm").arg(p.smoothing_rpm), p.smoothing_rpm);
+    m_smoothing->setCurrentIndex(m_smoothing->findData(p.smoothing_rpm));
+    m_drift->setCurrentIndex(std::clamp(p.drift, 0, 2));
+    m_daysFolder->setText(p.daysFolder);
+    m_paper->setCurrentIndex(placeIn(kPapers, p.paper));
+    m_workshop->setText(p.workshop);
+    m_address->setPlainText(p.address);
+    m_logo->setText(p.logo);
+}
+
+Preferences SettingsDialog::preferences() const {
+    return {QString::fromLatin1(kThemes[m_theme->currentIndex()]),
+            m_units->currentIndex(),
+            m_standard->currentData().toString(),
+            m_smoothing->currentData().toDouble(),
+            m_drift->currentIndex(),
+            m_daysFolder->text().trimmed(),
+            QString::fromLatin1(kPapers[m_paper->currentIndex()]),
+            m_workshop->text().trimmed(),
+            m_address->toPlainText().trimmed(),
+            m_logo->text().trimmed()};
+}
+
+void SettingsDialog::exportFile() {
+    const auto target =
+        m_dialogs.askTarget(this, tr("Write the settings"), u"hillrun-settings.json"_s, tr("Settings (*.json)"));
+    if (!target)
+        return;
+    try {
+        exportPreferences(preferences(), fs::path(target->toStdString()));
+    } catch (const DataError& error) {
+        m_dialogs.showError(this, tr("The settings could not be written"), QString::fromUtf8(error.what()));
+    }
+}
+
+void SettingsDialog::importFile() {
+    const auto file = m_dialogs.askFile(this, tr("Read settings"), tr("Settings (*.json)"));
+    if (!file)
+        return;
+    try {
+        fill(importPreferences(fs::path(file->toStdString()), preferences()));
+    } catch (const DataError& error) {
+        m_dialogs.showError(this, tr("These settings could not be read"), QString::fromUtf8(error.what()));
+    }
+}
+
+} // namespace hillrun

@@ -7,6 +7,8 @@
 #include "cut_text.h"
 
 #include <QApplication>
+#include <QDialog>
+#include <QLineEdit>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
@@ -57,4 +59,16 @@ TEST_CASE("nothing is cut on small screens and with large type") {
             CHECK(cut.toStdString() == "");
         }
     }
+}
+
+TEST_CASE("the article's dialog fits a low screen and shows the beginning of long texts") {
+    OpenWindow w(test::boostDay());
+    w.window->resize(1280, 720);
+    w.trigger("prepare.article");
+    auto* dialog = w.find<QDialog>("articleDialog");
+    CHECK(dialog->height() <= 720);
+    CHECK(dialog->width() <= 1280);
+    for (const QLineEdit* edit : dialog->findChildren<QLineEdit*>())
+        CHECK(edit->cursorPosition() == 0);
+    CHECK(test::cutTexts(*dialog).join(u"\n"_s).toStdString() == "");
 }

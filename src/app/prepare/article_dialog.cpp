@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/article_dialog.h"
 
+#include "app/look/fit_scroll.h"
+#include "app/look/main_button.h"
 #include "app/look/scale.h"
 #include "app/look/typed_number.h"
 #include "app/look/words.h"
@@ -80,14 +82,17 @@ ArticleDialog::ArticleDialog(const TestDay& day, QWidget* parent) : QDialog(pare
     setWindowTitle(tr("Day, cell and article"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(16), px(16), px(16));
-    auto* row = new QHBoxLayout;
+    auto* form = new QWidget(this);
+    auto* row = new QHBoxLayout(form);
+    row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(px(24));
     for (QWidget* part : {makeDay(), makeEngine(), makeVehicle(), makeAir()})
         row->addWidget(part, 1, Qt::AlignTop);
-    column->addLayout(row);
+    auto* scroll = new FitScroll(form, this);
+    column->addWidget(scroll, 1);
     auto* buttons = new QDialogButtonBox(this);
     QPushButton* accept = buttons->addButton(tr("Take over"), QDialogButtonBox::AcceptRole);
-    accept->setProperty("main", true);
+    makeMain(accept);
     const auto judge = [this, accept] {
         std::vector<FrictionPoint> points;
         std::vector<double> gears;
@@ -108,6 +113,10 @@ ArticleDialog::ArticleDialog(const TestDay& day, QWidget* parent) : QDialog(pare
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     column->addWidget(buttons);
     fill(day);
+    for (QLineEdit* edit : findChildren<QLineEdit*>())
+        edit->setCursorPosition(0); // a long text is read from its beginning
+    const QSize wanted = row->sizeHint() + QSize(px(48), px(96));
+    resize(parent ? wanted.boundedTo(parent->window()->size() - QSize(16, 16)) : wanted);
 }
 
 QLineEdit* ArticleDialog::line(const QString& name, const QString& label) {

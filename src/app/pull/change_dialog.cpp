@@ -3,6 +3,7 @@
 #include "app/pull/change_dialog.h"
 
 #include "app/look/fields.h"
+#include "app/look/main_button.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
 
@@ -41,7 +42,7 @@ ChangeDialog::ChangeDialog(const TestDay& day, const std::string& from, const st
                      "control unit has settled. The time is kept with the note."));
     column->addWidget(hint);
     auto* box = new QDialogButtonBox(this);
-    box->addButton(tr("It is fitted"), QDialogButtonBox::AcceptRole)->setProperty("main", true);
+    makeMain(box->addButton(tr("It is fitted"), QDialogButtonBox::AcceptRole));
     box->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
     connect(box, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(box, &QDialogButtonBox::rejected, this, &QDialog::reject);

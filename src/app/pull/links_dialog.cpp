@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/links_dialog.h"
 
+#include "app/look/main_button.h"
 #include "app/look/scale.h"
 
 #include <QDialogButtonBox>
@@ -57,7 +58,7 @@ LinksDialog::LinksDialog(std::vector<NamedLink> links, QWidget* parent) : QDialo
     row->addWidget(makeForm(), 3);
     column->addLayout(row, 1);
     auto* box = new QDialogButtonBox(this);
-    box->addButton(tr("Use these"), QDialogButtonBox::AcceptRole)->setProperty("main", true);
+    makeMain(box->addButton(tr("Use these"), QDialogButtonBox::AcceptRole));
     box->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
     column->addWidget(box);
     connect(box, &QDialogButtonBox::accepted, this, [this] {

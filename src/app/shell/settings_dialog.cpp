@@ -3,6 +3,7 @@
 #include "app/shell/settings_dialog.h"
 
 #include "app/look/fields.h"
+#include "app/look/main_button.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "core/errors/data_error.h"
@@ -14,7 +15,6 @@
 #include <QJsonDocument>
 #include <QJsonObject>
 #include <QPushButton>
-#include <QStyle>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
@@ -114,9 +114,7 @@ SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs,
         button->setAutoDefault(false);
     QPushButton* accept = buttons->addButton(tr("Take over"), QDialogButtonBox::AcceptRole);
     accept->setObjectName(u"acceptSettings"_s);
-    accept->setProperty("main", true);
-    accept->style()->unpolish(accept); // the box has styled it already
-    accept->style()->polish(accept);
+    makeMain(accept);
     buttons->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
     connect(out, &QPushButton::clicked, this, &SettingsDialog::exportFile);
     connect(in, &QPushButton::clicked, this, &SettingsDialog::importFile);

@@ -312,3 +312,15 @@ TEST_CASE("a pull whose file changes between the two readings is an error, never
         CHECK_THROWS_AS(analyseLean(bare, {}, read), DataError);
     }
 }
+
+TEST_CASE("a day without pulls is worked out again and again") { // its fit has no values: nothing to compare
+    TestDay day = readDay(test::demoDay());
+    day.pulls.clear();
+    DayEngine engine(1);
+    const auto first = engine.analyse(day, {});
+    day.plan.matters_pct = 1.0;
+    const auto second = engine.analyse(day, {});
+    REQUIRE((first && second));
+    CHECK(first->comparisons.empty());
+    CHECK(second->whyNoComparison == first->whyNoComparison);
+}

@@ -49,3 +49,12 @@ function(hillrun_test name)
   endif()
   set_tests_properties(${name} PROPERTIES TIMEOUT ${A_TIMEOUT} ENVIRONMENT "${A_ENVIRONMENT}")
 endfunction()
+
+# embed_files(OUT.cpp HEADER FUNCTION "key=path;..." DEPENDS...): files as bytes in a source file, found by their keys.
+function(embed_files out header function files depends)
+  add_custom_command(OUTPUT ${CMAKE_CURRENT_BINARY_DIR}/${out}
+    COMMAND ${CMAKE_COMMAND} -DOUT=${CMAKE_CURRENT_BINARY_DIR}/${out} -DHEADER=${header} -DFUNCTION=${function}
+      "-DFILES=${files}" -P ${PROJECT_SOURCE_DIR}/cmake/EmbedFiles.cmake
+    DEPENDS ${depends} ${PROJECT_SOURCE_DIR}/cmake/EmbedFiles.cmake
+    VERBATIM)
+endfunction()

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/errors/data_error.h"
+#include "english.h"
 
 #include <cstdlib>
 #include <filesystem>
@@ -44,7 +45,7 @@ template <class Work> std::string messageOf(const Work& work) {
     try {
         work();
     } catch (const DataError& error) {
-        return error.what();
+        return inEnglish(error);
     }
     return "nothing";
 }

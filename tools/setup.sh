@@ -1,8 +1,8 @@
 # Shared by run-demo, run-tests and .ci/run: what a fresh Debian 12 machine needs, and how it is built.
 
-BUILD_PACKAGES="g++ cmake ninja-build ccache pkg-config libboost-dev libboost-math-dev libeigen3-dev libfmt-dev \
+BUILD_PACKAGES="g++ cmake ninja-build ccache pkg-config libboost-dev libboost-math-dev libboost-locale-dev gettext libeigen3-dev libfmt-dev \
 nlohmann-json3-dev libfast-float-dev libarchive-dev libpugixml-dev zlib1g-dev nettle-dev libutf8proc-dev libcli11-dev libcairo2-dev catch2 librapidcheck-dev libbenchmark-dev \
-qt6-base-dev qt6-svg-dev qt6-serialport-dev qt6-serialbus-dev libqcustomplot-dev libqcustomplot2.1-qt6 libpoppler-qt6-dev libgl1-mesa-dev libopengl-dev libvulkan-dev fonts-b612"
+qt6-base-dev qt6-svg-dev qt6-serialport-dev qt6-serialbus-dev qt6-l10n-tools qt6-translations-l10n libqcustomplot-dev libqcustomplot2.1-qt6 libpoppler-qt6-dev libgl1-mesa-dev libopengl-dev libvulkan-dev fonts-b612"
 TEST_PACKAGES="poppler-utils python3"
 FUZZ_PACKAGES="clang-14 libclang-rt-14-dev"
 RUN_PACKAGES="libqt6svg6 qt6-qpa-plugins libxcb-cursor0 libxkbcommon-x11-0"

@@ -3,6 +3,7 @@
 
 // hillrun: the window. The one place where its parts are put together.
 
+#include "app/look/language.h"
 #include "app/shell/guarded_application.h"
 #include "app/shell/main_window.h"
 
@@ -36,25 +37,38 @@ void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
 }
 
 void describe(QCommandLineParser& parser) {
-    parser.setApplicationDescription(u"What did this part do, and can I believe it?"_s);
+    parser.setApplicationDescription(
+        QCoreApplication::translate("Program", "What did this part do, and can I believe it?"));
     parser.addHelpOption();
     parser.addVersionOption();
     parser.addPositionalArgument(
-        u"day"_s, u"Day folder or package to open, or logger files to import; paths or file:// addresses."_s,
+        u"day"_s,
+        QCoreApplication::translate(
+            "Program", "Day folder or package to open, or logger files to import; paths or file:// addresses."),
         u"[day | files...]"_s);
     parser.addOptions(
-        {{u"page"_s, u"Page to show: prepare, pull, check, compare, report or bench."_s, u"page"_s},
-         {u"pull"_s, u"Pull to select."_s, u"id"_s},
-         {u"beside"_s, u"Check: hold this pull beside it."_s, u"id"_s},
-         {u"do"_s, u"Run this command once the day is there, such as check.time; may be repeated."_s, u"command"_s},
-         {u"import"_s, u"Open the import dialog with this file; may be repeated."_s, u"file"_s},
-         {u"connect"_s, u"Listen to this address in place of the kept connections; may be repeated."_s, u"address"_s},
-         {u"arm"_s, u"Record the first pull that comes."_s},
-         {u"dark"_s, u"Dark colours."_s},
-         {u"size"_s, u"Window size, such as 1280x800."_s, u"size"_s},
-         {u"picture"_s, u"Write a picture of the window and end."_s, u"file"_s},
-         {u"after"_s, u"With --picture: wait so long before, seconds."_s, u"seconds"_s},
-         {u"stay"_s, u"With --picture: keep the window up."_s}});
+        {{u"page"_s,
+          QCoreApplication::translate("Program", "Page to show: prepare, pull, check, compare, report or bench."),
+          u"page"_s},
+         {u"pull"_s, QCoreApplication::translate("Program", "Pull to select."), u"id"_s},
+         {u"beside"_s, QCoreApplication::translate("Program", "Check: hold this pull beside it."), u"id"_s},
+         {u"do"_s,
+          QCoreApplication::translate("Program",
+                                      "Run this command once the day is there, such as check.time; may be repeated."),
+          u"command"_s},
+         {u"import"_s,
+          QCoreApplication::translate("Program", "Open the import dialog with this file; may be repeated."), u"file"_s},
+         {u"connect"_s,
+          QCoreApplication::translate("Program",
+                                      "Listen to this address in place of the kept connections; may be repeated."),
+          u"address"_s},
+         {u"arm"_s, QCoreApplication::translate("Program", "Record the first pull that comes.")},
+         {u"dark"_s, QCoreApplication::translate("Program", "Dark colours.")},
+         {u"size"_s, QCoreApplication::translate("Program", "Window size, such as 1280x800."), u"size"_s},
+         {u"picture"_s, QCoreApplication::translate("Program", "Write a picture of the window and end."), u"file"_s},
+         {u"after"_s, QCoreApplication::translate("Program", "With --picture: wait so long before, seconds."),
+          u"seconds"_s},
+         {u"stay"_s, QCoreApplication::translate("Program", "With --picture: keep the window up.")}});
 }
 
 void sayWho() {
@@ -72,6 +86,7 @@ void answerWithoutDisplay(int argc, char** argv) {
         return;
     const QCoreApplication application(argc, argv);
     sayWho();
+    hillrun::speak(hillrun::systemLanguage());
     QCommandLineParser parser;
     describe(parser);
     parser.process(application);

@@ -7,6 +7,7 @@
 #include "core/errors/data_error.h"
 #include "formats/day_store.h"
 #include "formats/nmea.h"
+#include "words/current_voice.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -85,7 +86,7 @@ void CellWorker::openTelemetry(OpenLink& link) {
                 takeRow(link, time_s, values);
             },
         .comment = [this, &link](const std::string& text) { takeComment(link, text); },
-        .problem = [this, &link](const std::string& why) { refused(link, QString::fromStdString(why)); },
+        .problem = [this, &link](const Statement& why) { refused(link, QString::fromStdString(said(why))); },
     });
     link.bytes = std::make_unique<ByteLink>(link.status.address);
     connect(link.bytes.get(), &ByteLink::received, this, [&link](const QByteArray& bytes) {
@@ -139,7 +140,7 @@ void CellWorker::openModbus(OpenLink& link) {
         if (const QString file = link.status.address.registerFile; !file.isEmpty())
             map = readRegisterMap(readFileText(file.toStdString()), file.toStdString());
     } catch (const DataError& error) {
-        stateOf(link, LinkState::Lost, QString::fromUtf8(error.what()));
+        stateOf(link, LinkState::Lost, QString::fromStdString(said(error)));
         return;
     }
     link.modbus = std::make_unique<ModbusLink>(link.status.address, std::move(map));
@@ -195,9 +196,9 @@ void CellWorker::takeRow(OpenLink& link, double stream_s, std::span<const double
         m_faults.ranBack += odd.ranBack;
         m_faults.stoodStill += odd.stoodStill;
         m_faults.missing += odd.missing;
-        refused(link, QString::fromStdString(faultsText(odd)));
+        refused(link, QString::fromStdString(said(faultsStatement(odd))));
         if (m_journal.isOpen())
-            m_journal.note(faultsText(odd));
+            m_journal.note(Voice::forFiles().say(faultsStatement(odd))); // a file
     }
     takeFrame(time_s, values);
 }
@@ -342,13 +343,14 @@ void CellWorker::endPull(Recording recording) {
     out.pull.note = oddities(recording);
     if (recording.end == PullEnd::LinkLost) { // what is there may be good, but nobody knows what is missing
         out.pull.use = false;
-        out.pull.reason = "connection lost during the pull";
+        out.pull.reasonCode = "connection_lost";
+        out.pull.reason = Voice::forFiles().say(reasonPhrase(out.pull));
     }
     out.pull.raw = std::make_shared<const ChannelTable>(std::move(recording.table));
     out.end = recording.end;
     out.journalProblem = m_journal.problem();
     out.journal = m_journal.path();
-    m_journal.finish(recording.end == PullEnd::LinkLost ? "connection lost" : kJournalComplete);
+    m_journal.finish(recording.end == PullEnd::LinkLost ? "connection_lost" : kJournalComplete);
     tell();
     Q_EMIT pullRecorded(out);
 }
@@ -356,22 +358,22 @@ void CellWorker::endPull(Recording recording) {
 /// Too short for a pull, or the engine did not move: its rows stay in the journal until somebody dismisses them.
 void CellWorker::dropPull() {
     m_flush.stop();
-    m_journal.finish("too short for a pull");
+    m_journal.finish("too_short");
     Q_EMIT pullDropped();
 }
 
 /// What was odd about a recording, for the slip and whoever reads the day later; empty when nothing was.
 std::string CellWorker::oddities(const Recording& recording) const {
-    std::vector<std::string> out;
+    std::vector<Statement> out;
     if (recording.end == PullEnd::LinkLost)
-        out.emplace_back("connection lost during the pull");
+        out.push_back({"odd.connection_lost"});
     if (recording.joined)
-        out.emplace_back("joined half-way: it ran already when the connection came");
-    if (const std::string odd = faultsText(m_faults.since(m_faultsBefore)); !odd.empty())
-        out.push_back(odd + ", its times follow this computer's clock there");
+        out.push_back({"odd.joined"});
+    if (const Statement faults = faultsStatement(m_faults.since(m_faultsBefore)); !faults.empty())
+        out.push_back({"odd.clock", {faults}});
     if (!m_pullDatedByCell && m_clockAt_s > 0.0)
-        out.emplace_back("dated afterwards: the logger's clock line came during the pull");
-    return fmt::format("{}", fmt::join(out, "; "));
+        out.push_back({"odd.dated_afterwards"});
+    return said(out);
 }
 
 /// A stream that says nothing although its link stands is as good as lost.

@@ -3,6 +3,7 @@
 #include "cell/link_tester.h"
 
 #include "core/channels/channels.h"
+#include "words/current_voice.h"
 
 using namespace Qt::StringLiterals;
 
@@ -16,7 +17,7 @@ constexpr int kEnough = 9; ///< looks after which good news may be told
 QString channelList(const LiveSnapshot& snapshot) {
     QStringList names;
     for (const LiveValue& value : snapshot.values)
-        names << QString::fromStdString(channelLabel(value.channel));
+        names << QString::fromStdString(currentVoice().channel(value.channel));
     const qsizetype shown = 6;
     if (names.size() <= shown)
         return names.join(u", "_s);
@@ -26,7 +27,7 @@ QString channelList(const LiveSnapshot& snapshot) {
 QString weatherWords(const WeatherReading& weather) {
     QStringList parts;
     if (weather.temperature_c)
-        parts << QObject::tr("%1 \u00B0C").arg(*weather.temperature_c, 0, 'f', 1);
+        parts << QObject::tr("%1 °C").arg(*weather.temperature_c, 0, 'f', 1);
     if (weather.pressure_kpa)
         parts << QObject::tr("%1 kPa").arg(*weather.pressure_kpa, 0, 'f', 2);
     if (weather.humidity_pct)

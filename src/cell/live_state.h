@@ -43,8 +43,8 @@ struct LiveSnapshot {
     std::vector<double> traceSpeed_rpm; ///< of the pull being made, thinned
     std::vector<double> traceTorque_nm;
     double pullSeconds = 0.0;
-    std::string journalProblem; ///< why the disk refuses; the pull is kept in memory
-    bool stale = true;          ///< no frame for half a second
+    Statement journalProblem; ///< why the disk refuses; the pull is kept in memory
+    bool stale = true;        ///< no frame for half a second
     double framesPerSecond = 0.0;
     double cellClock_s = 0.0; ///< seconds since 1970 by the cell's own clock; 0: it has none
     std::string cellOffset;   ///< its offset from UTC as it writes it
@@ -82,7 +82,7 @@ struct RecordedPull {
     Pull pull;                     ///< with its raw rows
     PullEnd end = PullEnd::ThrottleClosed;
     std::filesystem::path journal;
-    std::string journalProblem;
+    Statement journalProblem;
 };
 
 } // namespace hillrun

@@ -5,6 +5,8 @@
 #include "core/compare/analyse.h"
 #include "core/errors/data_error.h"
 
+#include "words/current_voice.h"
+
 #include <CLI/CLI.hpp>
 #include <functional>
 #include <stdexcept>

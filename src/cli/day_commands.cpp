@@ -50,7 +50,7 @@ RpmRange bandOf(const std::string& text) {
         good = low.ec == std::errc() && low.ptr == text.data() + colon && high.ec == std::errc() && high.ptr == end;
     }
     if (!good || !(out.low >= 0.0 && out.high > out.low))
-        throw WrongUse(fmt::format("--band {}: write LOW:HIGH in rpm, low before high", text));
+        throw WrongUse(said("cli.band", {text}));
     return out;
 }
 
@@ -58,7 +58,7 @@ AnalysisSettings settingsOf(const AnalyseOptions& o) {
     AnalysisSettings out;
     out.reduce = o.air.settings();
     if (o.from.size() != o.to.size())
-        throw WrongUse("--from and --to come in pairs");
+        throw WrongUse(said("cli.from_and_to_come"));
     for (size_t i = 0; i < o.from.size(); ++i)
         out.pairs.emplace_back(o.from[i], o.to[i]);
     for (const std::string& band : o.bands)
@@ -71,7 +71,7 @@ AnalysisSettings settingsOf(const AnalyseOptions& o) {
         out.matters_w = *o.mattersKw * 1000.0;
     out.matters_pct = o.mattersPct;
     if ((o.bound && *o.bound <= 0.0) || (o.mattersKw && *o.mattersKw <= 0.0) || (o.mattersPct && *o.mattersPct <= 0.0))
-        throw WrongUse("--drift-bound-pct, --matters-kw and --matters-pct are above zero");
+        throw WrongUse(said("cli.drift_bound_pct_matters"));
     return out;
 }
 
@@ -80,10 +80,12 @@ std::shared_ptr<const DayAnalysis> orThrow(std::shared_ptr<const DayAnalysis> an
                                            const AnalysisSettings& settings) {
     const bool pairMissing = !settings.pairs.empty() && analysis->comparisons.size() < settings.pairs.size();
     if (analysis->builds.empty() || pairMissing) {
-        std::string why = analysis->whyNoComparison;
+        Several why;
+        if (!analysis->whyNoComparison.empty())
+            why.items.push_back(analysis->whyNoComparison);
         for (const PullResult& pull : analysis->pulls)
             if (!pull.used)
-                why += fmt::format("; {}: {}", pull.id, pull.whyLeftOut);
+                why.items.push_back({"note.of_pull_plain", {pull.id, pull.whyLeftOut}});
         throw DataError(Problem::NothingToCompare, {why});
     }
     return analysis;
@@ -97,21 +99,21 @@ std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const Anal
 void printText(const TestDay& day, const DayAnalysis& analysis) {
     fmt::print("{} ({})\n", shownText(day.name), standardInfo(analysis.settings.reduce.standard).title);
     for (const Comparison& c : analysis.comparisons)
-        fmt::print("  {} to {}: {}\n", shownText(c.from), shownText(c.to), shownText(summary(c, {}), 1000));
+        fmt::print("  {} \u2192 {}: {}\n", shownText(c.from), shownText(c.to), said(summary(c, {})));
     if (!analysis.whyNoComparison.empty())
-        fmt::print("  {}\n", analysis.whyNoComparison);
+        fmt::print("  {}\n", said(analysis.whyNoComparison));
     for (const PullResult& pull : analysis.pulls)
         if (!pull.used)
-            fmt::print("  left out: {}: {}\n", shownText(pull.id), shownText(pull.whyLeftOut, 400));
+            fmt::print("  {}\n", said("cli.left_out", {pull.id, pull.whyLeftOut}));
 }
 
 /// What must not be overlooked although the day can be worked out, on standard error.
 void warnOf(const TestDay& day) {
     for (const Pull& pull : day.pulls)
         if (!pull.problem.empty() && pull.use)
-            fmt::print(stderr, "hillrun-cli: {} is left out: {}\n", shownText(pull.id), pull.problem);
+            fmt::print(stderr, "hillrun-cli: {}\n", said("cli.left_out", {pull.id, pull.problem}));
     for (const auto& group : pullsWithSameRows(day))
-        fmt::print(stderr, "hillrun-cli: {} hold the same rows to the digit\n", fmt::join(group, " and "));
+        fmt::print(stderr, "hillrun-cli: {}\n", said("cli.same_rows", {namesOf(group)}));
 }
 
 /// One line whatever happens: a bad day costs only itself.
@@ -126,7 +128,7 @@ std::string batchLine(const std::string& path, const AnalysisSettings& settings)
             out[key] = value;
         return dumpJson(out);
     } catch (const std::exception& error) {
-        out = {{"day", path}, {"error", error.what()}};
+        out = {{"day", path}, {"error", Voice::forFiles().say(error)}};
         return dumpJson(out);
     }
 }
@@ -171,7 +173,7 @@ void runLean(const AnalyseOptions& o, const DayOnDisk& reader, const AnalysisSet
 
 void runAnalyse(const AnalyseOptions& o) {
     if (o.day.empty() == o.batch.empty())
-        throw WrongUse("give one DAY, or --batch LIST");
+        throw WrongUse(said("cli.give_one_day_or"));
     if (!o.batch.empty())
         return runBatch(o);
     const AnalysisSettings settings = settingsOf(o);
@@ -195,7 +197,7 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
     const auto number = static_cast<size_t>(pull - day.pulls.data());
     try {
         if (!pull->raw)
-            throw DataError(Problem::FileUnreadable, {pull->problem});
+            throw DataError(Problem::FileUnreadable, {Argument(pull->problem)});
         const ReducedDay reduced = reduceDay(day, settings);
         own = reduced.pulls[number];
         if (!own.curve) // once more, for its own error
@@ -210,16 +212,16 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
     if (json)
         fmt::print("{}\n", dumpJson(reduceAnswer(curve, own.events)));
     else
-        fmt::print("{}: {:.2f} kW at {:.0f} rpm, factor {:.4f}, {:.0f}-{:.0f} rpm\n", id,
-                   curve.peakPower_w.value / 1000.0, curve.peakPower_w.rpm, curve.air.factor,
-                   curve.sweep().window_rpm.low, curve.sweep().window_rpm.high);
+        fmt::print("{}\n", said("cli.reduced",
+                                {id, decimals(curve.peakPower_w.value / 1000.0, 2, "kW"), Rpm{curve.peakPower_w.rpm},
+                                 decimals(curve.air.factor, 4), curve.sweep().window_rpm}));
 }
 
 void runExport(const std::string& path, const std::string& target, const AirOptions& air) {
     const ReduceSettings settings = air.settings();
     const std::string ending = fs::path(target).extension().string();
     if (ending != ".zip" && ending != ".csv" && ending != ".json" && ending != ".pdf" && ending != ".svg")
-        throw WrongUse("--to FILE ends in .zip, .csv, .json, .pdf or .svg");
+        throw WrongUse(said("cli.to_file_ends_in"));
     const TestDay day = readDay(path);
     warnOf(day);
     if (ending == ".zip") {
@@ -236,18 +238,18 @@ void runExport(const std::string& path, const std::string& target, const AirOpti
     else if (ending == ".json")
         writeFileSafely(target, dumpJson(analyseAnswer(analysis), 2) + "\n");
     else if (ending == ".svg")
-        report::writeSvg(report::allSheets(day, analysis, {}).front(), target);
+        report::writeSvg(report::allSheets(day, analysis, currentVoice()).front(), target);
     else
-        report::writePdf(report::allSheets(day, analysis, {}), target, day.name);
+        report::writePdf(report::allSheets(day, analysis, currentVoice()), target, day.name);
 }
 
 } // namespace
 
 void AirOptions::addTo(CLI::App& command, bool withGrid) {
-    command.add_option("--standard", standard, "correction standard")->capture_default_str();
-    command.add_option("--smoothing-rpm", smoothing_rpm, "width of the local regression")->capture_default_str();
+    command.add_option("--standard", standard, said("cli.correction_standard"))->capture_default_str();
+    command.add_option("--smoothing-rpm", smoothing_rpm, said("cli.width_of_the_local"))->capture_default_str();
     if (withGrid)
-        command.add_option("--grid-rpm", grid_rpm, "step of the common grid")->capture_default_str();
+        command.add_option("--grid-rpm", grid_rpm, said("cli.step_of_the_common"))->capture_default_str();
 }
 
 ReduceSettings AirOptions::settings() const {
@@ -255,12 +257,12 @@ ReduceSettings AirOptions::settings() const {
     try {
         out.standard = standardNamed(standard);
     } catch (const DataError& error) {
-        throw WrongUse(error.what());
+        throw WrongUse(said(error));
     }
     if (!(smoothing_rpm >= 1.0 && smoothing_rpm <= 2000.0))
-        throw WrongUse("--smoothing-rpm lies between 1 and 2000");
+        throw WrongUse(said("cli.smoothing_rpm_lies_between"));
     if (!(grid_rpm >= 5.0 && grid_rpm <= 500.0))
-        throw WrongUse("--grid-rpm lies between 5 and 500");
+        throw WrongUse(said("cli.grid_rpm_lies_between"));
     out.smoothing_rpm = smoothing_rpm;
     out.grid_rpm = grid_rpm;
     return out;
@@ -268,24 +270,22 @@ ReduceSettings AirOptions::settings() const {
 
 void addAnalyse(CLI::App& app) {
     auto o = std::make_shared<AnalyseOptions>();
-    CLI::App* command = app.add_subcommand("analyse", "compare the builds of a day");
-    command->add_option("day", o->day, "day folder, day.json or zip");
-    command->add_option("--batch", o->batch, "text file with one day path a line");
+    CLI::App* command = app.add_subcommand("analyse", said("cli.compare_the_builds_of"));
+    command->add_option("day", o->day, said("cli.day_folder_day_json"));
+    command->add_option("--batch", o->batch, said("cli.text_file_with_one"));
     o->air.addTo(*command, true);
-    command->add_option("--band", o->bands, "LOW:HIGH in rpm; may be repeated");
-    command->add_option("--from", o->from, "build to compare from; with --to, may be repeated");
-    command->add_option("--to", o->to, "build to compare to");
+    command->add_option("--band", o->bands, said("cli.low_high_in_rpm"));
+    command->add_option("--from", o->from, said("cli.build_to_compare_from"));
+    command->add_option("--to", o->to, said("cli.build_to_compare_to"));
     command->add_option("--drift-allowance", o->allowance)
         ->check(CLI::IsMember({"cautious", "steady", "jumps"}))
         ->capture_default_str();
-    command->add_option("--drift-bound-pct", o->bound, "drift over the session is at most this");
-    command->add_option("--matters-kw", o->mattersKw, "smallest difference that matters");
-    command->add_option("--matters-pct", o->mattersPct, "the same in per cent of the base");
-    command->add_flag("--json", o->json, "one JSON document and nothing else");
-    command->add_flag("--json-lines", o->jsonLines, "one JSON line a day");
-    command->footer("Examples:\n  hillrun-cli analyse DAY --json\n"
-                    "  hillrun-cli analyse DAY --standard iso-1585 --band 4500:7500 --from A --to B --json\n"
-                    "  hillrun-cli analyse --batch days.txt --json-lines");
+    command->add_option("--drift-bound-pct", o->bound, said("cli.drift_over_the_session"));
+    command->add_option("--matters-kw", o->mattersKw, said("cli.smallest_difference_that_matters"));
+    command->add_option("--matters-pct", o->mattersPct, said("cli.the_same_in_per"));
+    command->add_flag("--json", o->json, said("cli.one_json_document_and"));
+    command->add_flag("--json-lines", o->jsonLines, said("cli.one_json_line_a"));
+    command->footer(said("cli.examples_analyse_day_json"));
     command->callback([o] { runAnalyse(*o); });
 }
 
@@ -296,12 +296,12 @@ void addReduce(CLI::App& app) {
         bool json = false;
     };
     auto o = std::make_shared<Options>();
-    CLI::App* command = app.add_subcommand("reduce", "one raw pull as a corrected, smoothed curve");
-    command->add_option("day", o->day, "day folder, day.json or zip")->required();
-    command->add_option("--pull", o->pull, "id of the pull")->required();
+    CLI::App* command = app.add_subcommand("reduce", said("cli.one_raw_pull_as"));
+    command->add_option("day", o->day, said("cli.day_folder_day_json"))->required();
+    command->add_option("--pull", o->pull, said("cli.id_of_the_pull"))->required();
     o->air.addTo(*command, true);
-    command->add_flag("--json", o->json, "one JSON document and nothing else");
-    command->footer("Example:\n  hillrun-cli reduce DAY --pull p01 --standard uncorrected --json");
+    command->add_flag("--json", o->json, said("cli.one_json_document_and"));
+    command->footer(said("cli.example_reduce_day_pull"));
     command->callback([o] { runReduce(o->day, o->pull, o->air, o->json); });
 }
 
@@ -311,11 +311,11 @@ void addExport(CLI::App& app) {
         AirOptions air;
     };
     auto o = std::make_shared<Options>();
-    CLI::App* command = app.add_subcommand("export", "the day as a package, a table, JSON or a printed sheet");
-    command->add_option("day", o->day, "day folder, day.json or zip")->required();
-    command->add_option("--to", o->target, "FILE.zip, .csv, .json, .pdf or .svg")->required();
+    CLI::App* command = app.add_subcommand("export", said("cli.the_day_as_a"));
+    command->add_option("day", o->day, said("cli.day_folder_day_json"))->required();
+    command->add_option("--to", o->target, said("cli.file_zip_csv_json"))->required();
     o->air.addTo(*command, true);
-    command->footer("Example:\n  hillrun-cli export DAY --to sheet.pdf");
+    command->footer(said("cli.example_export_day_to"));
     command->callback([o] { runExport(o->day, o->target, o->air); });
 }
 

@@ -72,7 +72,7 @@ std::optional<Atmosphere> givenWeather(const Options& o) {
     if (given == 0)
         return std::nullopt;
     if (given != 3)
-        throw WrongUse("--temperature-c, --pressure-kpa and --humidity-pct belong together");
+        throw WrongUse(said("cli.temperature_c_pressure_kpa"));
     const Atmosphere air{*o.temperature, *o.pressure * 1000.0, {HumidityKind::RelativeHumidity_pct, *o.humidity}};
     (void)humidAir(air); // such air exists
     return air;
@@ -80,16 +80,15 @@ std::optional<Atmosphere> givenWeather(const Options& o) {
 
 /// What was said of a curve goes with it; of recorded pulls it cannot be said.
 void takeGiven(ImportFile& file, const TestDay& day, const Options& o) {
-    const bool said = !o.correctedTo.empty() || o.smoothing_rpm || !o.measuredAt.empty();
-    if (said && file.problem && file.problem->problem() == Problem::NoTimeChannel) {
+    const bool described = !o.correctedTo.empty() || o.smoothing_rpm || !o.measuredAt.empty();
+    if (described && file.problem && file.problem->problem() == Problem::NoTimeChannel) {
         file.choices.purpose = GatherPurpose::Curve; // though it does not look like one
         readAgain(file, day);
     }
     if (file.problem)
         throw DataError(*file.problem);
-    if (said && !isCurve(file))
-        throw WrongUse(
-            "--corrected-to, --smoothing-rpm and --measured-at are for curves by engine speed, without time");
+    if (described && !isCurve(file))
+        throw WrongUse(said("cli.corrected_to_smoothing_rpm"));
     if (!o.correctedTo.empty() && o.correctedTo != "unknown")
         file.given.corrected = standardNamed(o.correctedTo);
     file.given.smoothing_rpm = o.smoothing_rpm;
@@ -124,7 +123,7 @@ void tellDoubts(const std::vector<ImportFile>& files, bool strict) {
     size_t doubts = 0;
     for (const ImportFile& file : files)
         for (const GatherNote& note : doubtsOf(file.gathered->notes)) {
-            fmt::print(stderr, "hillrun-cli: {}\n", noteLine(note));
+            fmt::print(stderr, "hillrun-cli: {}\n", said(noteStatements(note)));
             ++doubts;
         }
     if (strict && doubts > 0)
@@ -134,17 +133,16 @@ void tellDoubts(const std::vector<ImportFile>& files, bool strict) {
 void describe(const Imported& imported, bool explain) {
     const GatheredFile& gathered = *imported.file.gathered;
     for (size_t i = 0; i < imported.ids.size(); ++i)
-        fmt::print("{}: pull {} of build {}\n", shownText(imported.file.name), imported.ids[i],
-                   shownText(imported.file.builds[i]));
+        fmt::print("{}\n", said("cli.pull_of", {imported.file.name, imported.ids[i], imported.file.builds[i]}));
     if (!imported.file.mapping.empty())
-        fmt::print("  read with the mapping \"{}\"\n", shownText(imported.file.mapping));
+        fmt::print("  {}\n", said("cli.with_mapping", {imported.file.mapping}));
     if (!explain)
         return;
-    for (const std::string& line : explained(gathered))
-        fmt::print("  {}\n", line);
+    for (const Statement& line : explained(gathered))
+        fmt::print("  {}\n", said(line));
     for (const GatherNote& note : gathered.notes)
         if (!isDoubt(note.code))
-            fmt::print("  {}\n", noteLine(note));
+            fmt::print("  {}\n", said(noteStatements(note)));
 }
 
 Json pullJson(const GatheredFile& file, const GatheredPull& pull, const std::string& build, double air_kpa,
@@ -179,10 +177,12 @@ Json fileJson(const Imported& imported) {
                                   {"guessed", column.guessed}});
     for (const GatherNote& note : gathered.notes)
         out[isDoubt(note.code) ? "warnings" : "notes"].push_back(
-            {{"code", gatherCodeName(note.code)}, {"place", placeText(note.place)}, {"text", gatherNoteText(note)}});
+            {{"code", gatherCodeName(note.code)},
+             {"place", Voice::forFiles().place(note.place)},
+             {"text", Voice::forFiles().say(gatherStatement(note))}});
     for (const LeftOutLine& line : gathered.table.leftOut)
         if (out["left_out"].size() < kLeftOutTold)
-            out["left_out"].push_back({{"line", line.line}, {"why", line.why}});
+            out["left_out"].push_back({{"line", line.line}, {"why", Voice::forFiles().say(Statement{line.why})}});
     return out;
 }
 
@@ -217,14 +217,14 @@ void explainOnly(const Options& o) {
 
 void run(const Options& o) {
     if (o.day.empty() && !o.explain)
-        throw WrongUse("--into DAY is missing (or --explain, which only tells what would be understood)");
+        throw WrongUse(said("cli.into_day_is_missing"));
     if (o.onto.empty() && o.lag_s)
-        throw WrongUse("--lag-s goes with --onto PULL");
+        throw WrongUse(said("cli.lag_s_goes_with"));
     if (!o.onto.empty() && o.day.empty())
-        throw WrongUse("--onto needs --into DAY");
+        throw WrongUse(said("cli.onto_needs_into_day"));
     const bool pullsOnly = !o.build.empty() || o.temperature || o.pressure || o.humidity || o.explain;
     if (!o.onto.empty() && pullsOnly)
-        throw WrongUse("--build, --explain and the weather are for pulls; a log lies in its pull's air");
+        throw WrongUse(said("cli.build_explain_and_the"));
     if (!o.onto.empty())
         return layOnto({o.files, o.day, o.onto, o.mapping, o.lag_s, o.strict, o.json});
     if (o.day.empty())
@@ -247,9 +247,9 @@ void run(const Options& o) {
     for (const auto& group : pullsWithSameRows(day)) // said, not refused: the operator may mean it
         if (std::any_of(group.begin(), group.end(),
                         [&](const std::string& id) { return std::count(added.begin(), added.end(), id) > 0; }))
-            fmt::print(stderr, "hillrun-cli: {} hold the same rows to the digit\n", fmt::join(group, " and "));
+            fmt::print(stderr, "hillrun-cli: {}\n", said("cli.same_rows", {namesOf(group)}));
     if (!lock.holds())
-        throw DataError(Problem::DayTakenOver, {"nothing was imported"}, {.file = o.day});
+        throw DataError(Problem::DayTakenOver, {Statement{"cli.nothing_imported"}}, {.file = o.day});
     saveDay(day, target, dayIsThere(target) ? std::optional<fs::path>(target) : std::nullopt);
     tell(all, o);
 }
@@ -258,34 +258,25 @@ void run(const Options& o) {
 
 void addImport(CLI::App& app) {
     auto o = std::make_shared<Options>();
-    CLI::App* command =
-        app.add_subcommand("import", "put loggers' files into a day; a new day is begun where there is none");
-    command
-        ->add_option("files", o->files, "text files of a logger; one may hold several pulls, also inside .gz or .zip")
-        ->required();
-    command->add_option("--into", o->day, "day folder or zip");
-    command->add_option("--map", o->mapping, "a mapping kept before; else one that knows the file is used");
-    command->add_flag("--explain", o->explain, "tell what was understood; without --into nothing is written");
-    command->add_flag("--strict", o->strict, "refuse (exit 1) what is doubtful");
-    command->add_flag("--json", o->json, "what was understood as JSON");
-    command->add_option("--build", o->build, "build of these pulls; else it is guessed from the file names");
-    command
-        ->add_option("--onto", o->onto,
-                     "the files are logs of another device (a control unit's): lay them onto these pulls by their "
-                     "engine speed; \"all\" tries every pull")
-        ->delimiter(',');
-    command->add_option("--lag-s", o->lag_s, "with --onto PULL: what the log's clock shows at the pull's zero");
-    command->add_option("--corrected-to", o->correctedTo,
-                        "of a curve by engine speed (no time): the standard it was corrected to, or \"unknown\"");
-    command->add_option("--smoothing-rpm", o->smoothing_rpm, "of such a curve: the width it was smoothed over")
+    CLI::App* command = app.add_subcommand("import", said("cli.put_loggers_files_into"));
+    command->add_option("files", o->files, said("cli.text_files_of_a"))->required();
+    command->add_option("--into", o->day, said("cli.day_folder_or_zip"));
+    command->add_option("--map", o->mapping, said("cli.a_mapping_kept_before"));
+    command->add_flag("--explain", o->explain, said("cli.tell_what_was_understood"));
+    command->add_flag("--strict", o->strict, said("cli.refuse_exit_1_what"));
+    command->add_flag("--json", o->json, said("cli.what_was_understood_as"));
+    command->add_option("--build", o->build, said("cli.build_of_these_pulls"));
+    command->add_option("--onto", o->onto, said("cli.the_files_are_logs"))->delimiter(',');
+    command->add_option("--lag-s", o->lag_s, said("cli.with_onto_pull_what"));
+    command->add_option("--corrected-to", o->correctedTo, said("cli.of_a_curve_by"));
+    command->add_option("--smoothing-rpm", o->smoothing_rpm, said("cli.of_such_a_curve"))
         ->check(CLI::Range(0.0, 2000.0));
-    command->add_option("--measured-at", o->measuredAt, "of such a curve: crank, hub or wheel; else as the day's cell")
+    command->add_option("--measured-at", o->measuredAt, said("cli.of_such_a_curve_crank"))
         ->check(CLI::IsMember({"crank", "hub", "wheel"}));
-    command->add_option("--temperature-c", o->temperature, "weather of these pulls");
+    command->add_option("--temperature-c", o->temperature, said("cli.weather_of_these_pulls"));
     command->add_option("--pressure-kpa", o->pressure);
     command->add_option("--humidity-pct", o->humidity);
-    command->footer("Example:\n  hillrun-cli import A_1.csv A_2.csv B_1.csv B_2.csv --into day-folder\n"
-                    "  hillrun-cli import ecu.csv --onto all --into day-folder");
+    command->footer(said("cli.example_import_a_1"));
     command->callback([o] { run(*o); });
 }
 

@@ -9,9 +9,36 @@
 #include <csignal>
 #include <fmt/format.h>
 
+namespace hillrun::cli {
+namespace {
+
+/// Help is put into words before the line is parsed: `--language` is looked for first.
+Language languageAsked(int argc, char** argv) {
+    for (int i = 1; i < argc; ++i) {
+        const std::string_view word = argv[i];
+        std::optional<Language> asked;
+        if (word == "--language" && i + 1 < argc)
+            asked = languageNamed(argv[i + 1]);
+        else if (word.starts_with("--language="))
+            asked = languageNamed(word.substr(word.find('=') + 1));
+        if (asked)
+            return *asked;
+    }
+    return systemLanguage();
+}
+
+} // namespace
+
+} // namespace hillrun::cli
+
 int main(int argc, char** argv) {
+    using hillrun::said;
+    hillrun::setCurrentVoice(hillrun::Voice::of(hillrun::cli::languageAsked(argc, argv)).withPlainBlanks());
     std::signal(SIGXFSZ, SIG_IGN); // a file that may not grow is a write error, not the end of the program
-    CLI::App app{"hillrun-cli: what did this part do, and can I believe it?"};
+    CLI::App app{said("cli.about")};
+    std::string language;
+    app.add_option("--language", language, said("cli.language"))->check(CLI::IsMember({"en", "de", "fr"}));
+    app.fallthrough(); // --language may stand behind the command
     app.require_subcommand(1);
     app.set_version_flag("--version", "hillrun-cli " HILLRUN_VERSION);
     hillrun::cli::addWeather(app);
@@ -21,13 +48,7 @@ int main(int argc, char** argv) {
     hillrun::cli::addExport(app);
     hillrun::cli::addPlan(app);
     hillrun::cli::addVerify(app);
-    app.footer(
-        "Examples:\n"
-        "  hillrun-cli analyse data/demo/day-1-flat-twin --json\n"
-        "  hillrun-cli analyse DAY --from A --to B --band 4500:7500 --matters-kw 0.5 --json\n"
-        "  hillrun-cli export DAY --to sheet.pdf\n"
-        "  hillrun-cli weather --standard iso-1585 --temperature-c 21 --pressure-kpa 98.4 --humidity-pct 55 --json\n"
-        "Exit status: 0 done; 1 the data does not allow it; 2 wrong use.");
+    app.footer(said("cli.examples_analyse_data_demo"));
     try {
         app.parse(argc, argv);
         return 0;
@@ -36,11 +57,8 @@ int main(int argc, char** argv) {
     } catch (const hillrun::cli::WrongUse& error) {
         fmt::print(stderr, "hillrun-cli: {}\n", error.what());
         return 2;
-    } catch (const hillrun::DataError& error) {
-        fmt::print(stderr, "hillrun-cli: {}\n", error.what());
-        return 1;
-    } catch (const std::exception& error) { // out of memory, a broken pipe
-        fmt::print(stderr, "hillrun-cli: {}\n", error.what());
+    } catch (const std::exception& error) { // bad data; out of memory, a broken pipe
+        fmt::print(stderr, "hillrun-cli: {}\n", said(error));
         return 1;
     }
 }

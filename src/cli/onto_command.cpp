@@ -34,12 +34,12 @@ ImportFile openLog(const std::string& path, const TestDay& day, const std::strin
         known = loadMapping(mapping);
     auto files = openForImport(path, day, known ? &*known : nullptr, {}, GatherPurpose::Log);
     if (files.size() != 1)
-        throw WrongUse("an archive of several logs: lay them on one by one");
+        throw WrongUse(said("cli.an_archive_of_several"));
     return std::move(files.front());
 }
 
 DataError alikeError(const LogOnPull& one) {
-    return {Problem::LogFitsSeveral, {fmt::format("{}", fmt::join(one.alike, ", "))}, {.key = one.pull}};
+    return {Problem::LogFitsSeveral, {namesOf(one.alike)}, {.key = one.pull}};
 }
 
 /// Where the log lies on the pulls asked for. A pull that was asked for by name keeps a log that fits others as well;
@@ -74,10 +74,10 @@ std::vector<LogOnPull> place(const TestDay& day, const ImportFile& file, const C
 std::vector<std::string> doubtsOf(const Laid& laid) {
     std::vector<std::string> out;
     for (const GatherNote& note : hillrun::doubtsOf(laid.file.gathered->notes))
-        out.push_back(noteLine(note));
+        out.push_back(said(noteStatements(note)));
     for (const LogOnPull& one : laid.tried)
         if (one.fit && !one.alike.empty())
-            out.push_back(alikeError(one).what());
+            out.push_back(said(alikeError(one)));
     return out;
 }
 
@@ -90,7 +90,7 @@ void refuse(const std::vector<LogOnPull>& tried, const std::string& file, bool a
         if (!one.fit)
             throw DataError(one.whyNot->problem(), one.whyNot->details(), {.file = shownText(file), .key = one.pull});
     if (tried.empty())
-        throw DataError(Problem::NothingToCompare, {"the day has no pulls"}, {.file = file});
+        throw DataError(Problem::NothingToCompare, {Statement{"cli.no_pulls"}}, {.file = file});
 }
 
 std::vector<std::string> channelsOf(const Pull& pull, const std::string& log) {
@@ -103,7 +103,7 @@ std::vector<std::string> channelsOf(const Pull& pull, const std::string& log) {
 
 Json logJson(const TestDay& day, const LogOnPull& one, const std::string& name) {
     if (!one.fit)
-        return {{"pull", one.pull}, {"error", one.whyNot->what()}};
+        return {{"pull", one.pull}, {"error", Voice::forFiles().say(*one.whyNot)}};
     return {{"pull", one.pull},
             {"fits_as_well", one.alike},
             {"lag_s", one.fit->clock.lag_s},
@@ -122,18 +122,20 @@ void tell(const TestDay& day, const std::vector<Laid>& all, const OntoOptions& o
         for (const LogOnPull& one : laid.tried) {
             file["logs"].push_back(logJson(day, one, name));
             if (!o.json && one.fit)
-                fmt::print("{} onto {}: its clock shows {:.3f} s more and runs {:+.3f} % fast, {:.1f} s together, "
-                           "speeds apart by {:.1f} rpm ({:.1f} usual)\n  adds {}\n",
-                           shownText(laid.file.name), one.pull, one.fit->clock.lag_s, 100.0 * one.fit->clock.drift,
-                           one.fit->overlap_s, one.fit->misfit_rpm, one.fit->expected_rpm,
-                           fmt::join(channelsOf(*findPull(day, one.pull), name), ", "));
+                fmt::print(
+                    "{}\n  {}\n",
+                    said("cli.onto",
+                         {laid.file.name, one.pull, decimals(one.fit->clock.lag_s, 3, "s"),
+                          signedDecimals(100.0 * one.fit->clock.drift, 3, "%"), decimals(one.fit->overlap_s, 1, "s"),
+                          decimals(one.fit->misfit_rpm, 1, "rpm"), decimals(one.fit->expected_rpm, 1, "rpm")}),
+                    said("cli.adds", {namesOf(channelsOf(*findPull(day, one.pull), name))}));
             else if (!one.fit)
-                fmt::print(stderr, "hillrun-cli: not onto {}: {}\n", one.pull, one.whyNot->what());
+                fmt::print(stderr, "hillrun-cli: {}\n", said("cli.not_onto", {one.pull, said(*one.whyNot)}));
         }
         for (const GatherNote& note : hillrun::doubtsOf(laid.file.gathered->notes))
             file["warnings"].push_back({{"code", gatherCodeName(note.code)},
-                                        {"place", placeText(note.place)},
-                                        {"text", gatherNoteText(note)}});
+                                        {"place", Voice::forFiles().place(note.place)},
+                                        {"text", Voice::forFiles().say(gatherStatement(note))}});
         files.push_back(std::move(file));
     }
     if (o.json)
@@ -144,7 +146,7 @@ void tell(const TestDay& day, const std::vector<Laid>& all, const OntoOptions& o
 
 void layOnto(const OntoOptions& o) {
     if (o.lag_s && (o.pulls.size() != 1 || o.pulls.front() == "all" || o.files.size() != 1))
-        throw WrongUse("--lag-s goes with one log and one pull");
+        throw WrongUse(said("cli.lag_s_goes_with_one"));
     const fs::path target = fs::path(o.day).filename() == "day.json" ? fs::path(o.day).parent_path() : fs::path(o.day);
     const FileLock lock = lockDayBriefly(target, kWaitForOthers);
     TestDay day = readDay(target, BadPulls::Keep);
@@ -165,7 +167,7 @@ void layOnto(const OntoOptions& o) {
         all.push_back(std::move(laid));
     }
     if (!lock.holds())
-        throw DataError(Problem::DayTakenOver, {"nothing was imported"}, {.file = o.day});
+        throw DataError(Problem::DayTakenOver, {Statement{"cli.nothing_imported"}}, {.file = o.day});
     saveDay(day, target, target);
     tell(day, all, o);
 }

@@ -32,7 +32,7 @@ std::vector<std::string> setsOf(const std::string& design) {
     std::vector<std::string> out;
     for (const char c : design) {
         if (c < 'A' || c > 'H')
-            throw WrongUse("--design takes a-b, a-b-a, a-b-b-a, ladder, 2x2, sweep or letters A to H such as ABCA");
+            throw WrongUse(said("cli.design_takes_a_b"));
         out.emplace_back(1, c);
     }
     return out;
@@ -67,6 +67,14 @@ std::optional<int> enoughForAll(const std::vector<std::string>& sets, double eff
 
 Json optionalInt(const std::optional<int>& value) { return value ? Json(*value) : Json(nullptr); }
 
+/// Each build is one change from its neighbours: only the order is judged here.
+std::vector<Statement> weaknessesOf(const std::vector<std::string>& order) {
+    TestDay day;
+    for (char c = 'A'; c <= 'H'; ++c)
+        day.builds.push_back({.id = std::string(1, c), .parts = {{"part", std::string(1, c)}}});
+    return planWeaknesses(day, order);
+}
+
 Json answer(const Options& o, const std::vector<std::string>& sets) {
     const double sd = o.repeatability_pct / 100.0;
     const double effect = o.detect_pct / 100.0;
@@ -96,55 +104,50 @@ Json answer(const Options& o, const std::vector<std::string>& sets) {
         out["pulls_per_set_needed_cautious"] =
             optionalInt(enoughForAll(sets, effect, upperLimit80(sd, *o.degreesOfFreedom)));
     out["weaknesses"] = Json::array();
-    TestDay day;
-    for (char c = 'A'; c <= 'H'; ++c) // each one change from its neighbours: only the order is judged here
-        day.builds.push_back({.id = std::string(1, c), .parts = {{"part", std::string(1, c)}}});
-    for (const std::string& words : planWeaknesses(day, order))
-        out["weaknesses"].push_back(words);
+    for (const Statement& weakness : weaknessesOf(order))
+        out["weaknesses"].push_back(Voice::forFiles().say(weakness));
     return out;
 }
 
 void run(const Options& o) {
     if (!(o.repeatability_pct > 0.0) || !(o.detect_pct > 0.0) || o.repeatability_pct > 50.0 || o.detect_pct > 50.0)
-        throw WrongUse("--repeatability-pct and --detect-pct lie above 0 and up to 50");
+        throw WrongUse(said("cli.repeatability_pct_and_detect"));
     const auto sets = setsOf(o.design);
     if (std::find(sets.begin(), sets.end(), "A") == sets.end() || othersIn(sets).empty())
-        throw WrongUse("--design needs the base A and another build");
+        throw WrongUse(said("cli.design_needs_the_base"));
     const Json out = answer(o, sets);
     if (o.json) {
         fmt::print("{}\n", dumpJson(out));
         return;
     }
     const Json needed = out["pulls_per_set_needed"];
+    const Number difference = significant(o.detect_pct, 6, "%");
     if (needed.is_null())
-        fmt::print("{}: even 30 pulls a set are too few to see {:g} %.\n", o.design, o.detect_pct);
+        fmt::print("{}\n", said("cli.plan_too_few", {o.design, difference}));
     else
-        fmt::print("{}: {} pulls a set are needed to see {:g} % on 4 days of 5.\n", o.design, needed.get<int>(),
-                   o.detect_pct);
-    fmt::print("{} pulls a set see {:.2f} %; about {:.0f} minutes.\n", out["pulls_per_set"].get<int>(),
-               out["smallest_seen_pct"].is_null() ? 0.0 : out["smallest_seen_pct"].get<double>(),
-               out["minutes"].get<double>());
-    for (const Json& words : out["weaknesses"])
-        fmt::print("{}\n", words.get<std::string>());
+        fmt::print("{}\n", said("cli.plan_needed", {Count{needed.get<int>()}, o.design, difference}));
+    const Json smallest = out["smallest_seen_pct"];
+    fmt::print("{}\n",
+               said("cli.plan_sees", {Count{out["pulls_per_set"].get<int>()},
+                                      decimals(smallest.is_null() ? std::nan("") : smallest.get<double>(), 2, "%"),
+                                      decimals(out["minutes"].get<double>(), 0, "min")}));
+    for (const Statement& weakness : weaknessesOf(repeated(sets, out["pulls_per_set"].get<int>())))
+        fmt::print("{}\n", said(weakness));
 }
 
 } // namespace
 
 void addPlan(CLI::App& app) {
     auto o = std::make_shared<Options>();
-    CLI::App* command = app.add_subcommand("plan", "pulls needed to see a difference, and what a plan can see");
-    command->add_option("--repeatability-pct", o->repeatability_pct, "standard deviation of one pull's mean power")
-        ->required();
-    command->add_option("--detect-pct", o->detect_pct, "smallest difference that matters")->required();
-    command->add_option("--design", o->design, "a-b, a-b-a, a-b-b-a, ladder, 2x2, sweep, or letters such as ABCA")
-        ->capture_default_str();
-    command->add_option("--pulls-per-set", o->pullsPerSet, "tell what so many pulls can see")->check(CLI::Range(1, 30));
-    command
-        ->add_option("--degrees-of-freedom", o->degreesOfFreedom,
-                     "how well the repeatability is known: also plan with its upper 80 % limit")
+    CLI::App* command = app.add_subcommand("plan", said("cli.pulls_needed_to_see"));
+    command->add_option("--repeatability-pct", o->repeatability_pct, said("cli.standard_deviation_of_one"))->required();
+    command->add_option("--detect-pct", o->detect_pct, said("cli.smallest_difference_that_matters"))->required();
+    command->add_option("--design", o->design, said("cli.a_b_a_b"))->capture_default_str();
+    command->add_option("--pulls-per-set", o->pullsPerSet, said("cli.tell_what_so_many"))->check(CLI::Range(1, 30));
+    command->add_option("--degrees-of-freedom", o->degreesOfFreedom, said("cli.how_well_the_repeatability"))
         ->check(CLI::Range(1, 1000));
-    command->add_flag("--json", o->json, "one JSON document and nothing else");
-    command->footer("Example:\n  hillrun-cli plan --repeatability-pct 0.5 --detect-pct 1 --design ABA --json");
+    command->add_flag("--json", o->json, said("cli.one_json_document_and"));
+    command->footer(said("cli.example_plan_repeatability_pct"));
     command->callback([o] { run(*o); });
 }
 

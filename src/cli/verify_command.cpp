@@ -12,22 +12,10 @@
 namespace hillrun::cli {
 namespace {
 
-const char* inWords(FileState state) {
-    switch (state) {
-    case FileState::Fits:
-        return "fits";
-    case FileState::Differs:
-        return "DIFFERS from what was stored";
-    case FileState::Missing:
-        return "is MISSING";
-    case FileState::Unreadable:
-        return "CANNOT BE READ";
-    case FileState::NoChecksum:
-        return "has no checksum";
-    case FileState::NotListed:
-        return "belongs to no pull";
-    }
-    return "";
+const char* stateId(FileState state) {
+    constexpr const char* ids[] = {"file_state.fits",       "file_state.differs",     "file_state.missing",
+                                   "file_state.unreadable", "file_state.no_checksum", "file_state.not_listed"};
+    return ids[static_cast<size_t>(state)];
 }
 
 Json answerOf(const std::string& path, const Verification& found) {
@@ -38,7 +26,7 @@ Json answerOf(const std::string& path, const Verification& found) {
         one["expected"] = file.expected.empty() ? Json(nullptr) : Json(file.expected);
         one["found"] = file.found.empty() ? Json(nullptr) : Json(file.found);
         if (!file.why.empty())
-            one["why"] = file.why;
+            one["why"] = Voice::forFiles().say(file.why);
         files.push_back(one);
     }
     return {{"day", path}, {"good", found.good()}, {"files", files}, {"same_rows", found.sameRows}};
@@ -50,9 +38,9 @@ void run(const std::string& path, bool json) {
         fmt::print("{}\n", dumpJson(answerOf(path, found)));
     } else {
         for (const VerifiedFile& file : found.files)
-            fmt::print("{} {}{}\n", shownText(file.file), inWords(file.state), file.why.empty() ? "" : ": " + file.why);
+            fmt::print("{}{}\n", said(stateId(file.state), {file.file}), file.why.empty() ? "" : ": " + said(file.why));
         for (const auto& group : found.sameRows)
-            fmt::print("{} hold the same rows to the digit\n", fmt::join(group, " and "));
+            fmt::print("{}\n", said("cli.same_rows", {namesOf(group)}));
     }
     std::fflush(stdout);
     for (const VerifiedFile& file : found.files) {
@@ -61,7 +49,7 @@ void run(const std::string& path, bool json) {
         if (file.state == FileState::Missing)
             throw DataError(Problem::FileMissing, {}, {.file = file.file});
         if (file.state == FileState::Unreadable)
-            throw DataError(Problem::FileUnreadable, {file.why}, {.file = file.file});
+            throw DataError(Problem::FileUnreadable, {Argument(file.why)}, {.file = file.file});
     }
 }
 
@@ -73,11 +61,10 @@ void addVerify(CLI::App& app) {
         bool json = false;
     };
     auto o = std::make_shared<Options>();
-    CLI::App* command = app.add_subcommand("verify", "hold every file of a day against its checksum");
-    command->add_option("day", o->day, "day folder, day.json or zip")->required();
-    command->add_flag("--json", o->json, "one JSON document and nothing else");
-    command->footer(
-        "Exit status 1 when a file does not fit, is missing or cannot be read.\nExample:\n  hillrun-cli verify DAY");
+    CLI::App* command = app.add_subcommand("verify", said("cli.hold_every_file_of"));
+    command->add_option("day", o->day, said("cli.day_folder_day_json"))->required();
+    command->add_flag("--json", o->json, said("cli.one_json_document_and"));
+    command->footer(said("cli.exit_status_1_when"));
     command->callback([o] { run(o->day, o->json); });
 }
 

@@ -52,13 +52,13 @@ Json caseOf(const Options& o) {
 void runBatch(const std::string& file) {
     const Json cases = parseJson(readFileText(file), file);
     if (!cases.is_array())
-        throw DataError(Problem::WrongType, {"a list of cases"}, {.file = file});
+        throw DataError(Problem::WrongType, {Statement{"expected.cases"}}, {.file = file});
     Json answers = Json::array();
     for (const Json& one : cases) {
         try {
             answers.push_back(weatherCase(one));
         } catch (const DataError& error) {
-            answers.push_back({{"error", error.what()}});
+            answers.push_back({{"error", Voice::forFiles().say(error)}});
         }
     }
     fmt::print("{}\n", dumpJson(answers));
@@ -66,68 +66,66 @@ void runBatch(const std::string& file) {
 
 void runOne(const Options& o) {
     if (o.pressure && o.setting)
-        throw WrongUse("give --pressure-kpa, or --altimeter-setting-kpa with --altitude-m, not both");
+        throw WrongUse(said("cli.give_pressure_kpa_or"));
     if (o.setting && !o.altitude)
-        throw WrongUse("an altimeter setting needs --altitude-m");
+        throw WrongUse(said("cli.an_altimeter_setting_needs"));
     if (o.friction.has_value() != o.power.has_value())
-        throw WrongUse("measured friction needs both --friction-power-kw and --power-kw");
+        throw WrongUse(said("cli.measured_friction_needs_both"));
     if (o.standard.empty() || !o.temperature || !(o.pressure || o.setting))
-        throw WrongUse("give --standard, --temperature-c, --pressure-kpa and one humidity, or --batch FILE");
+        throw WrongUse(said("cli.give_standard_temperature_c"));
     const int humidities = int(o.humidity.has_value()) + int(o.dewPoint.has_value()) + int(o.wetBulb.has_value()) +
                            int(o.vapour.has_value());
     if (humidities != 1)
-        throw WrongUse("give exactly one of --humidity-pct, --dew-point-c, --wet-bulb-c, --vapour-pressure-kpa");
+        throw WrongUse(said("cli.give_exactly_one_of"));
     try {
         (void)standardNamed(o.standard);
     } catch (const DataError& error) {
-        throw WrongUse(error.what());
+        throw WrongUse(said(error));
     }
-    const Json answer = weatherCase(caseOf(o));
+    const WeatherFound found = findWeather(caseOf(o));
     if (o.json) {
-        fmt::print("{}\n", dumpJson(answer));
+        fmt::print("{}\n", dumpJson(weatherAnswer(found.standard, found.air, found.factor)));
         return;
     }
-    if (const std::string sea = seaLevelWarning(o.pressure.value_or(0.0), o.altitude); !sea.empty())
-        fmt::print(stderr, "{}\n", sea);
-    fmt::print("{}: factor {:.4f}, density altitude {:.0f} m{}\n", standardInfo(standardNamed(o.standard)).title,
-               answer["factor"].get<double>(), answer["density_altitude_m"].get<double>(),
-               answer["validity_note"].get<std::string>().empty() ? ""
-                                                                  : "; " + answer["validity_note"].get<std::string>());
+    if (const Statement sea = seaLevelWarning(o.pressure.value_or(0.0), o.altitude); !sea.empty())
+        fmt::print(stderr, "{}\n", said(sea));
+    fmt::print("{}\n",
+               said("cli.weather", {std::string(standardInfo(found.standard).title), decimals(found.factor.factor, 4),
+                                    decimals(found.air.densityAltitude_m, 0, "m")}));
+    for (const Statement& note : found.factor.validityNotes)
+        fmt::print("{}\n", said(note));
 }
 
 } // namespace
 
 void addWeather(CLI::App& app) {
     auto o = std::make_shared<Options>();
-    CLI::App* command = app.add_subcommand("weather", "correction factor, density and density altitude of the air");
-    command->add_option("--standard", o->standard,
-                        "uncorrected, sae-j1349, sae-j607, iso-1585, ece-r85, din-70020, jis-d1001 or iso-15550");
-    command->add_option("--temperature-c", o->temperature, "at the intake");
-    command->add_option("--pressure-kpa", o->pressure, "station pressure, not reduced to sea level");
-    command->add_option("--humidity-pct", o->humidity, "relative humidity");
+    CLI::App* command = app.add_subcommand("weather", said("cli.correction_factor_density_and"));
+    command->add_option("--standard", o->standard, said("cli.uncorrected_sae_j1349_sae"));
+    command->add_option("--temperature-c", o->temperature, said("cli.at_the_intake"));
+    command->add_option("--pressure-kpa", o->pressure, said("cli.station_pressure_not_reduced"));
+    command->add_option("--humidity-pct", o->humidity, said("cli.relative_humidity"));
     command->add_option("--dew-point-c", o->dewPoint);
-    command->add_option("--wet-bulb-c", o->wetBulb, "ventilated");
+    command->add_option("--wet-bulb-c", o->wetBulb, said("cli.ventilated"));
     command->add_option("--vapour-pressure-kpa", o->vapour);
     command->add_option("--ignition", o->ignition)->check(CLI::IsMember({"spark", "compression"}));
     command->add_option("--aspiration", o->aspiration)
         ->check(CLI::IsMember({"natural", "turbocharged", "supercharged"}));
     command->add_option("--mechanical-efficiency", o->efficiency);
-    command->add_option("--fuel-mg-per-litre-cycle", o->fuel, "compression ignition only");
-    command->add_option("--boost-pressure-ratio", o->boost, "compression ignition, boosted");
-    command->add_option("--boost-correction", o->school, "boosted engines: what is done with the factor")
+    command->add_option("--fuel-mg-per-litre-cycle", o->fuel, said("cli.compression_ignition_only"));
+    command->add_option("--boost-pressure-ratio", o->boost, said("cli.compression_ignition_boosted"));
+    command->add_option("--boost-correction", o->school, said("cli.boosted_engines_what_is"))
         ->check(CLI::IsMember({"standard", "full", "held", "temperature_only"}));
-    command->add_option("--charge-cooling", o->cooling, "compression ignition, turbocharged")
+    command->add_option("--charge-cooling", o->cooling, said("cli.compression_ignition_turbocharged"))
         ->check(CLI::IsMember({"none", "air", "liquid"}));
-    command->add_flag("--boost-held-absolute", o->boostHeld, "the controller holds the absolute manifold pressure");
-    command->add_option("--friction-power-kw", o->friction,
-                        "measured friction power, with --power-kw: full form of J1349");
-    command->add_option("--power-kw", o->power, "observed power at the same speed");
-    command->add_option("--altimeter-setting-kpa", o->setting, "in place of the station pressure, with --altitude-m");
-    command->add_option("--altitude-m", o->altitude, "of the station; questions a sea-level pressure");
-    command->add_option("--batch", o->batch, "JSON file: an array of cases in, an array of answers out");
-    command->add_flag("--json", o->json, "one JSON document and nothing else");
-    command->footer("Example:\n  hillrun-cli weather --standard sae-j1349 --temperature-c 30 --pressure-kpa 97 "
-                    "--humidity-pct 40 --json");
+    command->add_flag("--boost-held-absolute", o->boostHeld, said("cli.the_controller_holds_the"));
+    command->add_option("--friction-power-kw", o->friction, said("cli.measured_friction_power_with"));
+    command->add_option("--power-kw", o->power, said("cli.observed_power_at_the"));
+    command->add_option("--altimeter-setting-kpa", o->setting, said("cli.in_place_of_the"));
+    command->add_option("--altitude-m", o->altitude, said("cli.of_the_station_questions"));
+    command->add_option("--batch", o->batch, said("cli.json_file_an_array"));
+    command->add_flag("--json", o->json, said("cli.one_json_document_and"));
+    command->footer(said("cli.example_weather_standard_sae"));
     command->callback([o] { o->batch.empty() ? runOne(*o) : runBatch(o->batch); });
 }
 

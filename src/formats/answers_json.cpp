@@ -6,12 +6,33 @@
 
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
+#include "words/voice.h"
 
 #include <array>
 #include <cmath>
 
 namespace hillrun {
 namespace {
+
+/// JSON is written in English, beside its codes.
+const Voice& english() {
+    static const Voice kEnglish = Voice::forFiles();
+    return kEnglish;
+}
+
+std::string validityNote(const AirFactor& factor) {
+    std::string out;
+    for (const Statement& note : factor.validityNotes)
+        out += (out.empty() ? "" : "; ") + english().say(note);
+    return out;
+}
+
+std::vector<std::string> basisTexts(const Curve& curve) {
+    std::vector<std::string> out;
+    for (const Statement& basis : curve.source().basis)
+        out.push_back(english().say(basis));
+    return out;
+}
 
 /// A number, or null where nothing can be said.
 Json numberOrNull(double value) { return std::isfinite(value) ? Json(value) : Json(nullptr); }
@@ -88,7 +109,9 @@ Json comparisonJson(const Comparison& c) {
     out["crossovers_rpm"] = c.crossovers_rpm;
     out["changed"] = Json::array();
     for (const Change& change : c.changed)
-        out["changed"].push_back({{"part", change.part}, {"from", change.from}, {"to", change.to}});
+        out["changed"].push_back({{"part", change.part},
+                                  {"from", english().say(valuePhrase(change.from))},
+                                  {"to", english().say(valuePhrase(change.to))}});
     out["like_for_like"] = Json::array();
     for (const LikeForLike& row : c.likeForLike)
         out["like_for_like"].push_back({{"channel", row.channel},
@@ -97,7 +120,7 @@ Json comparisonJson(const Comparison& c) {
                                         {"verdict", likeVerdictName(row.verdict)}});
     out["verdict"] = verdictName(c.verdict);
     out["to_settle"] = settleJson(c);
-    out["summary"] = summary(c, {});
+    out["summary"] = english().say(summary(c, {}));
     return out;
 }
 
@@ -118,12 +141,11 @@ Json driftJson(const DayAnalysis& analysis) {
     out["allowance"] = allowanceName(analysis.settings.drift.allowance);
     const auto& bound = analysis.settings.drift.declaredBound_pct;
     out["declared_bound_pct"] = bound ? Json(*bound) : Json(nullptr);
-    std::string note;
+    std::vector<Statement> notes;
     for (const DayDoubt& doubt : analysis.doubts)
-        note += (note.empty() ? "" : " ") + doubt.text;
-    for (const std::string& text : analysis.notes)
-        note += (note.empty() ? "" : " ") + text;
-    out["note"] = note;
+        notes.push_back(doubt.text);
+    notes.insert(notes.end(), analysis.notes.begin(), analysis.notes.end());
+    out["note"] = english().say(notes);
     return out;
 }
 
@@ -133,10 +155,10 @@ Json buildsJson(const DayAnalysis& analysis) {
         Json leftOut = Json::array();
         for (const PullResult& pull : analysis.pulls)
             if (pull.build == build.id && !pull.used)
-                leftOut.push_back({{"id", pull.id}, {"why", pull.whyLeftOut}});
+                leftOut.push_back({{"id", pull.id}, {"why", english().say(pull.whyLeftOut)}});
         out.push_back({{"id", build.id},
                        {"pulls_used", build.pullsUsed},
-                       {"given", build.given.empty() ? Json(nullptr) : Json(build.given)},
+                       {"given", build.given.empty() ? Json(nullptr) : Json(english().say(build.given))},
                        {"pulls_left_out", leftOut},
                        {"power_kw", kilowatts(build.power_w)},
                        {"torque_nm", scaled(build.torque_nm, 1.0)},
@@ -173,14 +195,14 @@ Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& fact
     Json out{{"standard", info.name},
              {"factor", factor.factor},
              {"within_validity", factor.withinValidity},
-             {"validity_note", factor.validityNote},
+             {"validity_note", validityNote(factor)},
              {"dry_pressure_kpa", air.dryPressure_pa / 1000.0},
              {"vapour_pressure_kpa", air.vapourPressure_pa / 1000.0},
              {"air_density_kg_m3", air.density_kg_m3},
              {"density_altitude_m", air.densityAltitude_m},
              {"reference", reference}};
     if (!factor.school.empty())
-        out["boost_correction"] = factor.school;
+        out["boost_correction"] = english().say(factor.school);
     return out;
 }
 
@@ -202,7 +224,7 @@ EngineForAir engineOfCase(ObjectReader& in) {
 
 } // namespace
 
-Json weatherCase(const Json& weather) {
+WeatherFound findWeather(const Json& weather) {
     ObjectReader in(weather, "");
     const Standard standard = standardNamed(in.requiredText("standard"));
     Atmosphere air;
@@ -229,7 +251,7 @@ Json weatherCase(const Json& weather) {
     if (humidities == 0)
         throw DataError(Problem::MissingKey, {}, in.place("humidity_pct"));
     if (humidities > 1)
-        throw DataError(Problem::BadValue, {"humidity", "give one humidity only"}, {});
+        throw DataError(Problem::BadValue, {std::string("humidity"), Statement{"not_allowed.one_humidity"}}, {});
     const HumidAir humid = humidAir(air);
     const EngineForAir engine = engineOfCase(in);
     AirFactor factor = airFactor(standard, humid, engine);
@@ -237,7 +259,12 @@ Json weatherCase(const Json& weather) {
     const auto power = in.number("power_kw");
     if (friction && power && standard == Standard::SaeJ1349 && engine.ignition == Ignition::Spark)
         factor.factor = frictionFactor(humid, *power * 1000.0, *friction * 1000.0);
-    return weatherAnswer(standard, humid, factor);
+    return {standard, humid, factor};
+}
+
+Json weatherCase(const Json& weather) {
+    const WeatherFound found = findWeather(weather);
+    return weatherAnswer(found.standard, found.air, found.factor);
 }
 
 namespace {
@@ -251,7 +278,7 @@ Json eventsJson(const std::vector<Event>& found) {
                        {"from_s", event.from_s},
                        {"to_s", event.to_s},
                        {"size", event.size},
-                       {"why", event.why}});
+                       {"why", english().say(event.why)}});
     return out;
 }
 
@@ -260,14 +287,15 @@ Json eventsJson(const std::vector<Event>& found) {
 Json reduceAnswer(const Curve& curve, const std::vector<Event>& events) {
     Json trimmed = Json::array();
     for (const Trim& trim : curve.sweep().trims)
-        trimmed.push_back({{"from_s", trim.from_s}, {"to_s", trim.to_s}, {"why", trimReasonText(trim.reason)}});
+        trimmed.push_back(
+            {{"from_s", trim.from_s}, {"to_s", trim.to_s}, {"why", english().say(trimReasonPhrase(trim.reason))}});
     return {{"rpm", curve.rpm},
             {"torque_nm", scaled(curve.torque_nm, 1.0)},
             {"power_kw", kilowatts(curve.power_w)},
             {"factor", curve.air.factor},
-            {"power_at", placeShort(curve.place)},
-            {"boost_correction", curve.air.school.empty() ? Json(nullptr) : Json(curve.air.school)},
-            {"basis", curve.source().basis},
+            {"power_at", english().say(placeShort(curve.place))},
+            {"boost_correction", curve.air.school.empty() ? Json(nullptr) : Json(english().say(curve.air.school))},
+            {"basis", basisTexts(curve)},
             {"ratio", curve.source().ratio ? Json(*curve.source().ratio) : Json(nullptr)},
             {"roughness_pct", curve.roughness_pct},
             {"window_rpm", {curve.sweep().window_rpm.low, curve.sweep().window_rpm.high}},
@@ -280,9 +308,9 @@ Json reduceAnswer(const Curve& curve, const std::vector<Event>& events) {
 Json analyseAnswer(const DayAnalysis& analysis) {
     Json out;
     out["standard"] = standardInfo(analysis.settings.reduce.standard).name;
-    out["power_at"] = placeShort(analysis.place);
+    out["power_at"] = english().say(placeShort(analysis.place));
     if (!analysis.school.empty())
-        out["boost_correction"] = analysis.school;
+        out["boost_correction"] = english().say(analysis.school);
     out["grid_rpm"] = analysis.rpm;
     const bool measured = analysis.model && analysis.model->degreesOfFreedom > 0;
     out["repeatability"] = {{"pull_gain_pct", measured ? numberOrNull(100.0 * analysis.model->levelSd) : Json(nullptr)},

@@ -13,6 +13,15 @@ Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& fact
 Json reduceAnswer(const Curve& curve, const std::vector<Event>& events);
 Json analyseAnswer(const DayAnalysis& analysis);
 
+/// One condition of a weather question, worked out.
+struct WeatherFound {
+    Standard standard = Standard::Uncorrected;
+    HumidAir air;
+    AirFactor factor;
+};
+/// Reads and works one. Throws DataError.
+WeatherFound findWeather(const Json& weather);
+
 /// One case of a weather batch. Throws DataError for a case that cannot be answered.
 Json weatherCase(const Json& weather);
 

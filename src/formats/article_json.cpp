@@ -17,7 +17,7 @@ std::vector<FrictionPoint> readFriction(const std::vector<std::vector<double>>& 
     std::vector<FrictionPoint> out;
     for (const auto& row : rows) {
         if (row.size() != 2 || !(row[1] >= 0.0) || (!out.empty() && !(row[0] > out.back().rpm)))
-            throw DataError(Problem::WrongType, {"a list of [rpm, kW] with rising rpm"}, place);
+            throw DataError(Problem::WrongType, {Statement{"expected.friction"}}, place);
         out.push_back({row[0], row[1] * 1000.0});
     }
     return out;
@@ -41,7 +41,8 @@ EngineCard readEngine(ObjectReader in) {
     out.boostHeldAbsolute = in.flag("boost_held_absolute", false);
     out.friction = readFriction(in.rowsOfNumbers("friction_power_kw"), in.place("friction_power_kw"));
     if (out.mechanicalEfficiency && !(*out.mechanicalEfficiency > 0.0 && *out.mechanicalEfficiency <= 1.0))
-        throw DataError(Problem::BadValue, {std::to_string(*out.mechanicalEfficiency), "above 0, up to 1"},
+        throw DataError(Problem::BadValue,
+                        {std::to_string(*out.mechanicalEfficiency), Statement{"not_allowed.above_0_to_1"}},
                         in.place("mechanical_efficiency"));
     out.unknownKeys = in.unknownKeys();
     return out;
@@ -156,9 +157,10 @@ std::string articleCardText(const Article& article) {
 Article articleCardFrom(std::string_view text, const std::string& file) {
     ObjectReader in(parseJson(text, file), file);
     if (in.text("format") != "hill-run-article")
-        throw DataError(Problem::BadValue, {in.text("format"), "expected \"hill-run-article\""}, in.place("format"));
+        throw DataError(Problem::BadValue, {in.text("format"), Statement{"not_allowed.article_format"}},
+                        in.place("format"));
     if (const int version = in.integer("version").value_or(1); version > 1)
-        throw DataError(Problem::NewerVersion, {std::to_string(version), "1"}, in.place("version"));
+        throw DataError(Problem::NewerVersion, {std::to_string(version), std::string("1")}, in.place("version"));
     return readArticle(in.object("article"));
 }
 

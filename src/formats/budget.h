@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
+
 #include <cstddef>
 
 // What is taken from outside, at the most. Generous: an hour of 24 channels at 100 rows a second is 60 MB. Whatever
@@ -26,3 +28,10 @@ constexpr double kNumber = 1e30; ///< no measured or typed number is larger; JSO
 constexpr size_t kPulls = 10000; ///< of a day
 
 } // namespace hillrun::budget
+
+namespace hillrun {
+
+/// "256 MiB"
+inline Number mebibytes(size_t bytes) { return decimals(static_cast<double>(bytes / budget::kMiB), 0, "MiB"); }
+
+} // namespace hillrun

@@ -306,7 +306,7 @@ private:
 
     void setNames(const std::vector<std::string_view>& names, const std::vector<std::string_view>& units) {
         if (names.size() > budget::kColumns)
-            throw DataError(Problem::TooLarge, {"a table of so many columns", std::to_string(budget::kColumns)},
+            throw DataError(Problem::TooLarge, {Statement{"size.columns"}, std::to_string(budget::kColumns)},
                             {.file = m_file, .line = m_table.headerLine});
         for (size_t i = 0; i < names.size(); ++i) {
             auto [name, unit] = nameAndUnit(names[i]);
@@ -325,7 +325,7 @@ private:
         const size_t wanted = m_table.names.size();
         if (looksLikeHeader(cellsOf(line, m_dialect.separator)))
             throw DataError(Problem::TwoHeaders, {}, {.file = m_file, .line = number});
-        const std::vector<std::string> counts{std::to_string(found), std::to_string(wanted)};
+        const std::vector<Argument> counts{std::to_string(found), std::to_string(wanted)};
         const Problem problem =
             found > wanted ? Problem::RowTooLong : (last ? Problem::FileTruncated : Problem::RowTooShort);
         throw DataError(problem, counts, {.file = m_file, .line = number});
@@ -394,7 +394,7 @@ void checkLines(std::string_view text, const std::string& file) {
     while (!text.empty()) {
         const size_t end = std::min(text.find('\n'), text.size());
         if (end > budget::kLine)
-            throw DataError(Problem::TooLarge, {"a line of so many bytes", std::to_string(budget::kLine)},
+            throw DataError(Problem::TooLarge, {Statement{"size.line"}, std::to_string(budget::kLine)},
                             {.file = file, .line = number});
         text.remove_prefix(std::min(end + 1, text.size()));
         ++number;

@@ -3,6 +3,7 @@
 #include "formats/curves_csv.h"
 
 #include "core/compare/judge.h"
+#include "words/voice.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -23,11 +24,12 @@ void addEdges(std::vector<Series>& out, const std::string& pair, const char* ban
 }
 
 std::string header(const TestDay& day, const DayAnalysis& analysis) {
-    std::string out = fmt::format("# {}, {}\n# {}; smoothing {:g} rpm\n", day.name, day.date, basisText(analysis),
-                                  analysis.settings.reduce.smoothing_rpm);
+    const Voice english = Voice::forFiles();
+    std::string out = fmt::format("# {}, {}\n# {}; smoothing {:g} rpm\n", day.name, day.date,
+                                  english.say(basisPhrase(analysis)), analysis.settings.reduce.smoothing_rpm);
     for (const PullResult& pull : analysis.pulls)
         if (!pull.used)
-            out += fmt::format("# left out: {} ({}): {}\n", pull.id, pull.build, pull.whyLeftOut);
+            out += fmt::format("# left out: {} ({}): {}\n", pull.id, pull.build, english.say(pull.whyLeftOut));
     return out;
 }
 

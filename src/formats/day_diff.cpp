@@ -38,29 +38,29 @@ Values valuesOf(const TestDay& day) {
 
 } // namespace
 
-std::vector<std::string> dayDifferences(const TestDay& here, const TestDay& onDisk, size_t most) {
+std::vector<Statement> dayDifferences(const TestDay& here, const TestDay& onDisk, size_t most) {
     const Values mine = valuesOf(here);
     const Values theirs = valuesOf(onDisk);
     Values all = mine;
     all.insert(theirs.begin(), theirs.end());
-    const auto textOf = [](const Values& values, const std::string& place) {
+    const auto valueOf = [](const Values& values, const std::string& place) -> Argument {
         const auto it = values.find(place);
-        return it == values.end() ? std::string("nothing") : shownText(it->second, 60);
+        return it == values.end() ? Argument(Statement{"diff.nothing"}) : Argument(shownText(it->second, 60));
     };
-    std::vector<std::string> out;
+    std::vector<Statement> out;
     size_t more = 0;
     for (const auto& [place, value] : all) {
-        const std::string a = textOf(mine, place);
-        const std::string b = textOf(theirs, place);
+        const Argument a = valueOf(mine, place);
+        const Argument b = valueOf(theirs, place);
         if (a == b)
             continue;
         if (out.size() < most)
-            out.push_back(fmt::format("{}: {} here, {} on disk", shownText(place, 80), a, b));
+            out.push_back({"diff.place", {shownText(place, 80), a, b}});
         else
             ++more;
     }
     if (more > 0)
-        out.push_back(fmt::format("and {} more", more));
+        out.push_back({"diff.more", {Count{static_cast<long>(more)}}});
     return out;
 }
 

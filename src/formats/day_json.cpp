@@ -5,6 +5,7 @@
 #include "formats/article_json.h"
 #include "formats/json_writer.h"
 #include "formats/plan_json.h"
+#include "words/voice.h"
 
 #include <set>
 
@@ -41,7 +42,7 @@ LossSettings readLoss(ObjectReader in) {
     out.percent = in.number("percent").value_or(out.percent);
     out.to = static_cast<MeasuredAt>(in.choice("to", kMeasuredAt));
     if (!(out.percent >= 0.0 && out.percent < 60.0))
-        throw DataError(Problem::BadValue, {std::to_string(out.percent), "between 0 and 60 % of the engine's power"},
+        throw DataError(Problem::BadValue, {std::to_string(out.percent), Statement{"not_allowed.loss_percent"}},
                         in.place("percent"));
     out.unknownKeys = in.unknownKeys();
     return out;
@@ -101,7 +102,7 @@ MeasuredAt measuredAtNamed(const std::string& name, const Place& place) {
     for (size_t i = 0; i < kMeasuredAt.size(); ++i)
         if (name == kMeasuredAt[i])
             return static_cast<MeasuredAt>(i);
-    throw DataError(Problem::BadValue, {name, "crank, hub or wheel"}, place);
+    throw DataError(Problem::BadValue, {name, Statement{"not_allowed.place"}}, place);
 }
 
 std::string lowerHex(std::string text) {
@@ -120,7 +121,7 @@ GivenCurve readGiven(ObjectReader in) {
     out.corrected = readCorrected(in);
     out.smoothing_rpm = in.number("smoothing_rpm");
     if (out.smoothing_rpm && *out.smoothing_rpm < 0.0)
-        throw DataError(Problem::BadValue, {std::to_string(*out.smoothing_rpm), "not below zero"},
+        throw DataError(Problem::BadValue, {std::to_string(*out.smoothing_rpm), Statement{"not_allowed.below_zero"}},
                         in.place("smoothing_rpm"));
     out.reading_pct = in.number("reading_pct");
     out.picture = in.text("picture");
@@ -146,7 +147,7 @@ LaidLog readLog(ObjectReader in) {
     out.sha256 = lowerHex(in.text("sha256"));
     out.clock = {in.number("lag_s").value_or(0.0), in.number("drift").value_or(0.0)};
     if (std::abs(out.clock.drift) > kMostLogDrift)
-        throw DataError(Problem::BadValue, {std::to_string(out.clock.drift), "a clock runs within 5 % of another"},
+        throw DataError(Problem::BadValue, {std::to_string(out.clock.drift), Statement{"not_allowed.clock"}},
                         in.place("drift"));
     out.unknownKeys = in.unknownKeys();
     return out;
@@ -169,8 +170,7 @@ Pull readPull(ObjectReader in) {
     out.sha256 = lowerHex(in.text("sha256"));
     out.started = in.text("started");
     if (!out.started.empty() && !secondsOf(out.started))
-        throw DataError(Problem::BadValue, {out.started, "write a time as 2026-05-16T09:12:00+01:00"},
-                        in.place("started"));
+        throw DataError(Problem::BadValue, {out.started, Statement{"not_allowed.time"}}, in.place("started"));
     out.weather = readWeather(in.object("weather"), out.unknownWeatherKeys);
     out.gear = in.integer("gear");
     out.ratio = in.number("ratio");
@@ -178,13 +178,16 @@ Pull readPull(ObjectReader in) {
         out.measuredAt = measuredAtNamed(at, in.place("measured_at"));
     out.torqueFactor = in.number("torque_factor");
     if (out.torqueFactor && !(*out.torqueFactor > 0.0))
-        throw DataError(Problem::BadValue, {std::to_string(*out.torqueFactor), "above zero"},
+        throw DataError(Problem::BadValue, {std::to_string(*out.torqueFactor), Statement{"not_allowed.not_above_zero"}},
                         in.place("torque_factor"));
     out.grade = static_cast<PullGrade>(in.choice("grade", kPullGrades));
     out.given = readGiven(in.object("given"));
     out.window_rpm = in.range("window_rpm");
     out.use = in.flag("use", true);
     out.reason = in.text("reason");
+    out.reasonCode = in.text("reason_code");
+    if (out.reasonCode.empty() && !out.reason.empty()) // files of before there were codes
+        out.reasonCode = reasonCodeOf(out.reason, Voice());
     out.note = in.text("note");
     for (ObjectReader& log : in.objects("logs"))
         out.logs.push_back(readLog(log));
@@ -283,6 +286,8 @@ Json pullJson(const Pull& pull) {
     out["window_rpm"] = pull.window_rpm ? Json::array({pull.window_rpm->low, pull.window_rpm->high}) : Json(nullptr);
     out["use"] = pull.use;
     out["reason"] = pull.reason;
+    if (!pull.reasonCode.empty())
+        out["reason_code"] = pull.reasonCode;
     out["note"] = pull.note;
     for (const LaidLog& log : pull.logs)
         out["logs"].push_back(logJson(log));
@@ -298,8 +303,7 @@ void readRoles(TestDay& day, ObjectReader& in) {
         const auto role =
             std::find_if(roles.begin(), roles.end(), [&](PartRole one) { return name == partRoleName(one); });
         if (role == roles.end())
-            throw DataError(Problem::BadValue, {name, "a role such as fuel, jets, map or exhaust"},
-                            in.place("part_roles"));
+            throw DataError(Problem::BadValue, {name, Statement{"not_allowed.role"}}, in.place("part_roles"));
         day.partRoles[entry.first] = *role;
     }
 }
@@ -337,7 +341,7 @@ TestDay dayFromJson(std::string_view text, const std::string& file) {
     day.loss = readLoss(in.object("loss"));
     for (const std::vector<double>& band : in.rowsOfNumbers("bands_rpm")) {
         if (band.size() != 2 || !(band[0] >= 0.0 && band[1] > band[0]))
-            throw DataError(Problem::WrongType, {"a list of [low, high] in rpm"}, in.place("bands_rpm"));
+            throw DataError(Problem::WrongType, {Statement{"expected.ranges"}}, in.place("bands_rpm"));
         day.bands.push_back({band[0], band[1]});
     }
     readRoles(day, in);

@@ -64,9 +64,10 @@ void writeNote(int number, const std::string& note) {
 
 } // namespace
 
-std::string ownerText(const LockOwner& owner) {
-    return fmt::format("{} on {}, process {}, since {}", shownText(owner.program, 40), shownText(owner.host, 64),
-                       owner.process, shownText(owner.since, 40));
+Statement ownerPhrase(const LockOwner& owner) {
+    return {"lock.owner",
+            {shownText(owner.program, 40), shownText(owner.host, 64), std::to_string(owner.process),
+             shownText(owner.since, 40)}};
 }
 
 FileLock::FileLock(FileLock&& other) noexcept
@@ -89,7 +90,7 @@ FileLock& FileLock::operator=(FileLock&& other) noexcept {
 bool FileLock::acquire(const fs::path& file, const std::string& program, bool takeOver) {
     release();
     m_other.reset();
-    m_problem.clear();
+    m_problem = {};
     return takeOver ? replaceFile(file, program) : takeFile(file, program);
 }
 
@@ -97,12 +98,12 @@ bool FileLock::takeFile(const fs::path& file, const std::string& program) {
     while (true) {
         const int number = ::open(file.c_str(), O_RDWR | O_CREAT | O_CLOEXEC | O_NOFOLLOW | O_NONBLOCK, 0644);
         if (number < 0) {
-            m_problem = std::strerror(errno);
+            m_problem = systemError(errno);
             return false;
         }
         if (::flock(number, LOCK_EX | LOCK_NB) != 0) {
             const bool held = errno == EWOULDBLOCK;
-            m_problem = held ? "" : std::strerror(errno);
+            m_problem = held ? Statement{} : systemError(errno);
             if (held)
                 m_other = readNote(file).value_or(LockOwner{});
             ::close(number);
@@ -129,12 +130,12 @@ bool FileLock::replaceFile(const fs::path& file, const std::string& program) {
     const fs::path mine = file.string() + fmt::format(".{}", ::getpid());
     const int number = ::open(mine.c_str(), O_RDWR | O_CREAT | O_TRUNC | O_CLOEXEC | O_NOFOLLOW, 0644);
     if (number < 0) {
-        m_problem = std::strerror(errno);
+        m_problem = systemError(errno);
         return false;
     }
     writeNote(number, noteOf(program));
     if (::flock(number, LOCK_EX | LOCK_NB) != 0 || ::rename(mine.c_str(), file.c_str()) != 0) {
-        m_problem = std::strerror(errno);
+        m_problem = systemError(errno);
         ::unlink(mine.c_str());
         ::close(number);
         return false;
@@ -179,11 +180,11 @@ FileLock lockDayBriefly(const fs::path& dayPath, std::chrono::milliseconds atMos
     FileLock out;
     while (!out.acquire(file, kCommandLineProgram)) {
         if (!out.other())
-            throw DataError(Problem::CannotWrite, {out.problem()}, {.file = dayPath.string()});
+            throw DataError(Problem::CannotWrite, {Argument(out.problem())}, {.file = dayPath.string()});
         // An empty note: its owner has the lock and is about to write it.
         const bool brief = out.other()->program == kCommandLineProgram || *out.other() == LockOwner{};
         if (!brief || std::chrono::steady_clock::now() >= until)
-            throw DataError(Problem::DayInUse, {ownerText(*out.other())}, {.file = dayPath.string()});
+            throw DataError(Problem::DayInUse, {ownerPhrase(*out.other())}, {.file = dayPath.string()});
         std::this_thread::sleep_for(std::chrono::milliseconds(10 + ::getpid() % 17));
     }
     return out;

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
+
 #include <chrono>
 #include <filesystem>
 #include <optional>
@@ -18,7 +20,7 @@ struct LockOwner {
     bool operator==(const LockOwner&) const = default;
 };
 /// "hillrun on bench-pc, process 4711, since 2026-05-16T09:12:00Z".
-std::string ownerText(const LockOwner& owner);
+Statement ownerPhrase(const LockOwner& owner);
 
 /// A file that is locked as long as its process lives, with a note of whose it is. The system lets go of the lock when
 /// the process ends, however it ends; so what a dead process left is taken without asking. A lock of another host that
@@ -41,7 +43,7 @@ public:
     [[nodiscard]] bool placeGone() const;
     void release();
     [[nodiscard]] const std::optional<LockOwner>& other() const { return m_other; }
-    [[nodiscard]] const std::string& problem() const { return m_problem; }
+    [[nodiscard]] const Statement& problem() const { return m_problem; }
 
 private:
     bool takeFile(const std::filesystem::path& file, const std::string& program);
@@ -49,7 +51,7 @@ private:
     int m_number = -1;
     std::filesystem::path m_file;
     std::optional<LockOwner> m_other;
-    std::string m_problem;
+    Statement m_problem;
 };
 
 /// Where the lock of a day lies: in its folder, or beside its zip.

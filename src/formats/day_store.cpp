@@ -33,10 +33,7 @@ std::string checkedText(const std::string& file, std::string& sha256, const Stor
                         std::atomic<size_t>& total) {
     std::string text = existingText(file, files);
     if ((total += text.size()) > budget::kDay)
-        throw DataError(
-            Problem::TooLarge,
-            {"what the pulls of this day hold together", fmt::format("{} MiB", budget::kDay / budget::kMiB)},
-            {.file = file});
+        throw DataError(Problem::TooLarge, {Statement{"size.pulls_together"}, mebibytes(budget::kDay)}, {.file = file});
     const std::string found = sha256Hex(text);
     if (!sha256.empty() && sha256 != found)
         throw DataError(Problem::ChecksumDiffers, {sha256, found}, {.file = file});
@@ -55,9 +52,9 @@ void readLogs(Pull& pull, const StoredFiles& files, std::atomic<size_t>& total) 
         try {
             const std::string text = checkedText(log.file, log.sha256, files, total);
             log.rows = std::make_shared<const ChannelTable>(readLogText(text, log.file));
-            log.problem.clear();
+            log.problem = {};
         } catch (const DataError& error) {
-            log.problem = error.what();
+            log.problem = placedStatement(error);
         }
     }
 }
@@ -80,7 +77,7 @@ void readAllRaw(TestDay& day, const StoredFiles& files, BadPulls badPulls) {
             try {
                 readRaw(day.pulls[i], files, total);
             } catch (const DataError& error) {
-                day.pulls[i].problem = error.what();
+                day.pulls[i].problem = placedStatement(error);
                 if (error.problem() != Problem::ChecksumDiffers) // that one never costs the day
                     problems[i] = std::current_exception();
             } catch (...) { // no memory: nobody can go on
@@ -147,8 +144,8 @@ std::string placeInFolder(const fs::path& target, const std::string& file, const
     }
 }
 
-std::string leftBehindText(const std::string& file, const std::string& problem) {
-    return fmt::format("{} ({})", file, problem.empty() ? "its rows are not in memory" : problem);
+Statement leftBehindPhrase(const std::string& file, const Statement& problem) {
+    return {"left_behind", {file, problem.empty() ? Statement{"left_behind.no_rows"} : problem}};
 }
 
 void keepAttachmentsInFolder(SavedDay& out, const fs::path& target, const StoredFiles* source) {
@@ -162,7 +159,7 @@ void keepAttachmentsInFolder(SavedDay& out, const fs::path& target, const Stored
         const auto bytes = source->read(name);
         makeFolders((target / name).parent_path());
         if (bytes && !writeNewFile(target / name, *bytes) && readIfThere(there.get(), name) != bytes)
-            out.leftBehind.push_back(name + " (another file of that name is there)");
+            out.leftBehind.push_back({"left_behind", {name, Statement{"left_behind.another"}}});
     }
 }
 
@@ -197,7 +194,7 @@ void sumAttachments(SavedDay& out, const std::vector<std::string>& names,
     }
     for (const Attachment& one : out.day.attachments)
         if (std::find(names.begin(), names.end(), one.file) == names.end())
-            out.leftBehind.push_back(one.file);
+            out.leftBehind.push_back({"name", {one.file}});
 }
 
 /// Finds a place for every attachment that lies in no folder: place(file, bytes) gives the name it got. Whatever speaks
@@ -236,12 +233,12 @@ void saveToFolder(SavedDay& out, const fs::path& target, const StoredFiles* sour
         throw DataError(Problem::AnotherDayThere, {}, {.file = target.string()});
     removeStaleParts(target);
     for (Pull& pull : out.day.pulls)
-        forEachStored(pull, [&](std::string& file, std::string& sha256, const Rows& rows, const std::string& problem) {
+        forEachStored(pull, [&](std::string& file, std::string& sha256, const Rows& rows, const Statement& problem) {
             if (inPlace && !rows)
                 return; // what lies there stays as it is
             const auto bytes = bytesOf(file, sha256, rows, source);
             if (!bytes) {
-                out.leftBehind.push_back(leftBehindText(file, problem));
+                out.leftBehind.push_back(leftBehindPhrase(file, problem));
                 return;
             }
             file = placeInFolder(target, file, *bytes);
@@ -276,10 +273,10 @@ void saveToZip(SavedDay& out, const fs::path& target, const StoredFiles* source,
                 if (auto bytes = source->read(name))
                     files[name] = std::move(*bytes);
     for (Pull& pull : out.day.pulls)
-        forEachStored(pull, [&](std::string& file, std::string& sha256, const Rows& rows, const std::string& problem) {
+        forEachStored(pull, [&](std::string& file, std::string& sha256, const Rows& rows, const Statement& problem) {
             auto bytes = bytesOf(file, sha256, rows, source);
             if (!bytes) {
-                out.leftBehind.push_back(leftBehindText(file, problem));
+                out.leftBehind.push_back(leftBehindPhrase(file, problem));
                 return;
             }
             if (rows)
@@ -312,7 +309,7 @@ std::string dayJsonText(const StoredFiles& files, const fs::path& path) {
 TestDay dayOf(const std::string& json) {
     TestDay day = dayFromJson(json, "day.json");
     if (day.pulls.size() > budget::kPulls)
-        throw DataError(Problem::TooLarge, {"a day of so many pulls", std::to_string(budget::kPulls)},
+        throw DataError(Problem::TooLarge, {Statement{"size.pulls"}, std::to_string(budget::kPulls)},
                         {.file = "day.json"});
     return day;
 }
@@ -362,7 +359,7 @@ Pull DayOnDisk::read(size_t number) const {
     } catch (const DataError& error) {
         if (error.problem() != Problem::ChecksumDiffers)
             throw;
-        pull.problem = error.what();
+        pull.problem = placedStatement(error);
     }
     return pull;
 }
@@ -377,7 +374,7 @@ void takeAsItIs(Pull& pull, const fs::path& dayPath) {
     const std::string text = pullFileText(pull, dayPath);
     setOwnRows(pull, std::make_shared<const ChannelTable>(readRowsOf(pull, text)));
     pull.sha256 = sha256Hex(text);
-    pull.problem.clear();
+    pull.problem = {};
 }
 
 SavedDay saveDay(const TestDay& day, const fs::path& target, const std::optional<fs::path>& source) {
@@ -389,7 +386,7 @@ SavedDay saveDay(const TestDay& day, const fs::path& target, const std::optional
     } else if (source) {
         for (const Attachment& attachment : day.attachments)
             if (!attachment.bytes)
-                out.leftBehind.push_back(attachment.file);
+                out.leftBehind.push_back({"name", {attachment.file}});
         std::erase_if(out.day.attachments, [](const Attachment& attachment) { return !attachment.bytes; });
     }
     if (isZipFile(target)) {

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 #include "formats/file_io.h"
 #include "formats/stored_files.h"
 #include "formats/zip.h"
@@ -64,7 +65,7 @@ std::string pullFileText(const Pull& pull, const std::filesystem::path& dayPath)
 struct SavedDay {
     TestDay day; ///< with the file name and checksum of every pull and attachment
     std::string stamp;
-    std::vector<std::string> leftBehind; ///< what could not be taken along from a source that is gone, in words
+    std::vector<Statement> leftBehind; ///< what could not be taken along from a source that is gone
 };
 
 /// Writes a day to a folder or, by its ending, a zip. Raw files are written once: a file that exists is never changed

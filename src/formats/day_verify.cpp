@@ -26,7 +26,7 @@ VerifiedFile verifyFile(const StoredFiles& files, const std::string& name, const
         out.found = sha256Hex(*text);
     } catch (const DataError& error) {
         out.state = FileState::Unreadable;
-        out.why = problemText(error.problem(), error.details());
+        out.why = problemStatement(error);
         return out;
     }
     out.state = expected.empty() ? FileState::NoChecksum : expected == out.found ? FileState::Fits : FileState::Differs;

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
+
 #include <filesystem>
 #include <string>
 #include <vector>
@@ -23,7 +25,7 @@ struct VerifiedFile {
     FileState state = FileState::Fits;
     std::string expected; ///< checksums; empty where there is none
     std::string found;
-    std::string why; ///< why it is unreadable
+    Statement why; ///< why it is unreadable
     bool operator==(const VerifiedFile&) const = default;
 };
 

@@ -45,28 +45,28 @@ private:
 };
 
 [[noreturn]] void cannotWrite(const fs::path& target, int error) {
-    throw DataError(Problem::CannotWrite, {std::strerror(error)}, {.file = target.string()});
+    throw DataError(Problem::CannotWrite, {std::string(std::strerror(error))}, {.file = target.string()});
 }
 
 const char* kindOf(mode_t mode) {
-    return S_ISFIFO(mode) ? "a pipe" : S_ISSOCK(mode) ? "a socket" : S_ISLNK(mode) ? "a link" : "a device";
+    return S_ISFIFO(mode) ? "file.pipe" : S_ISSOCK(mode) ? "file.socket" : S_ISLNK(mode) ? "file.link" : "file.device";
 }
 
-std::string sizeText(size_t bytes) {
-    return bytes >= budget::kMiB ? fmt::format("{} MiB", bytes / budget::kMiB) : fmt::format("{} bytes", bytes);
+Number sizeNumber(size_t bytes) {
+    return bytes >= budget::kMiB ? mebibytes(bytes) : decimals(static_cast<double>(bytes), 0, "B");
 }
 
 std::string readOpened(const File& file, const fs::path& path, size_t most) {
     const Place place{.file = path.string()};
     struct stat about {};
     if (::fstat(file.number(), &about) != 0)
-        throw DataError(Problem::FileUnreadable, {std::strerror(errno)}, place);
+        throw DataError(Problem::FileUnreadable, {std::string(std::strerror(errno))}, place);
     if (S_ISDIR(about.st_mode))
-        throw DataError(Problem::FileUnreadable, {"it is a folder"}, place);
+        throw DataError(Problem::FileUnreadable, {Statement{"file.is_folder"}}, place);
     if (!S_ISREG(about.st_mode))
-        throw DataError(Problem::NotAPlainFile, {kindOf(about.st_mode)}, place);
+        throw DataError(Problem::NotAPlainFile, {Statement{kindOf(about.st_mode)}}, place);
     const auto tooLarge = [&](size_t size) {
-        throw DataError(Problem::TooLarge, {"a file of " + sizeText(size), sizeText(most)}, place);
+        throw DataError(Problem::TooLarge, {Statement{"size.file", {sizeNumber(size)}}, sizeNumber(most)}, place);
     };
     if (static_cast<size_t>(about.st_size) > most)
         tooLarge(static_cast<size_t>(about.st_size));
@@ -78,7 +78,7 @@ std::string readOpened(const File& file, const fs::path& path, size_t most) {
         if (got < 0 && errno == EINTR)
             continue;
         if (got < 0)
-            throw DataError(Problem::FileUnreadable, {std::strerror(errno)}, place);
+            throw DataError(Problem::FileUnreadable, {std::string(std::strerror(errno))}, place);
         if (got == 0) {
             text.resize(done);
             return text;
@@ -98,10 +98,10 @@ std::string openAndRead(const fs::path& path, int flags, size_t most) {
     if (error == ENOENT || error == ENOTDIR)
         throw DataError(Problem::FileMissing, {}, place);
     if (error == ELOOP)
-        throw DataError(Problem::NotAPlainFile, {"a link"}, place);
+        throw DataError(Problem::NotAPlainFile, {Statement{"file.link"}}, place);
     if (error == ENXIO)
-        throw DataError(Problem::NotAPlainFile, {"a socket or a device"}, place);
-    throw DataError(Problem::FileUnreadable, {std::strerror(error)}, place);
+        throw DataError(Problem::NotAPlainFile, {Statement{"file.socket_or_device"}}, place);
+    throw DataError(Problem::FileUnreadable, {std::string(std::strerror(error))}, place);
 }
 
 /// Writes all of it and has it reach the disk; errno of what went wrong, or 0.
@@ -189,7 +189,7 @@ std::string readFileInside(const fs::path& folder, const std::string& name, size
         path /= part;
         std::error_code ignored;
         if (fs::is_symlink(path, ignored))
-            throw DataError(Problem::NotAPlainFile, {"a link"}, {.file = name});
+            throw DataError(Problem::NotAPlainFile, {Statement{"file.link"}}, {.file = name});
     }
     return openAndRead(path, O_NOFOLLOW, most);
 }
@@ -246,18 +246,21 @@ void checkInside(const std::string& name, const std::string& jsonFile) {
     for (const auto& part : path) {
         outside = outside || part == "..";
         if (part.string().size() > budget::kName)
-            throw DataError(Problem::BadName,
-                            {name, fmt::format("a part of it is longer than {} bytes", budget::kName)}, place);
+            throw DataError(
+                Problem::BadName,
+                {name, Statement{"file.part_too_long", {decimals(static_cast<double>(budget::kName), 0, "B")}}}, place);
     }
     if (outside)
         throw DataError(Problem::BadPath, {name}, place);
     if (name.size() > budget::kPath)
-        throw DataError(Problem::BadName, {name, fmt::format("it is longer than {} bytes", budget::kPath)}, place);
+        throw DataError(Problem::BadName,
+                        {name, Statement{"file.too_long", {decimals(static_cast<double>(budget::kPath), 0, "B")}}},
+                        place);
     for (const char c : name)
         if (static_cast<unsigned char>(c) < 0x20 || c == 0x7F)
-            throw DataError(Problem::BadName, {name, "it holds a control character"}, place);
+            throw DataError(Problem::BadName, {name, Statement{"file.control_character"}}, place);
     if (path.lexically_normal() == "day.json" || path.filename().empty() || path.filename() == ".")
-        throw DataError(Problem::BadName, {name, "it is no file of a pull"}, place);
+        throw DataError(Problem::BadName, {name, Statement{"file.no_pull"}}, place);
 }
 
 std::string sha256Hex(std::string_view bytes) {

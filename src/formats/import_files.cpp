@@ -69,6 +69,15 @@ double ambient_kpa(const ImportFile& file) { return file.weather ? file.weather-
 
 namespace {
 
+GatherNote powerDisagrees(const std::string& file, const SheetDoubt& doubt) {
+    GatherNote out{GatherCode::PowerDisagrees, {.file = file}, {decimals(100.0 * doubt.ratio, 0, "%")}, {}};
+    if (doubt.worst > 0.02 && std::abs(doubt.ratio - 1.0) < 0.02) {
+        out.details.emplace_back(decimals(100.0 * doubt.worst, 0, "%"));
+        out.variant = "_some";
+    }
+    return out;
+}
+
 /// What a curve was corrected to is asked of every curve; whether its power and torque belong together is looked at
 /// however few points it has.
 void lookAtCurve(ImportFile& file) {
@@ -79,12 +88,7 @@ void lookAtCurve(ImportFile& file) {
         return;
     try {
         if (const auto doubt = checkSheet(curveTableOf(*file.gathered, ambient_kpa(file)), "kW", "N.m"))
-            notes.push_back({GatherCode::PowerDisagrees,
-                             {.file = file.name},
-                             {fmt::format("{:.0f} %", 100.0 * doubt->ratio),
-                              doubt->worst > 0.02 && std::abs(doubt->ratio - 1.0) < 0.02
-                                  ? fmt::format(" in the middle, but {:.0f} % off at some speeds", 100.0 * doubt->worst)
-                                  : ""}});
+            notes.push_back(powerDisagrees(file.name, *doubt));
     } catch (const DataError& error) { // too few points
         file.problem = error;
     }
@@ -159,8 +163,7 @@ std::vector<std::string> addImported(TestDay& day, const ImportFile& file, const
         pull.grade = isCurve(file) ? PullGrade::CurveOnly : PullGrade::Recorded;
         pull.given = file.given;
         pull.measuredAt = file.measuredAt;
-        pull.note = "imported from " + shownText(file.name) +
-                    (found.label.empty() ? std::string() : ", " + shownText(found.label));
+        pull.note = shownText(file.name) + (found.label.empty() ? std::string() : ", " + shownText(found.label));
         pull.raw = std::move(raw);
         (void)buildFor(grown, pull.build);
         ids.push_back(pull.id);

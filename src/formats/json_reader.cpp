@@ -14,9 +14,7 @@ namespace {
 /// Before parsing: what follows walks the nesting by recursion.
 void checkSize(std::string_view text, const std::string& file) {
     if (text.size() > budget::kJson)
-        throw DataError(Problem::TooLarge,
-                        {fmt::format("JSON of {} MiB", text.size() / budget::kMiB),
-                         fmt::format("{} MiB", budget::kJson / budget::kMiB)},
+        throw DataError(Problem::TooLarge, {Statement{"size.json", {mebibytes(text.size())}}, mebibytes(budget::kJson)},
                         {.file = file});
     size_t depth = 0;
     bool quoted = false;
@@ -27,8 +25,8 @@ void checkSize(std::string_view text, const std::string& file) {
         else if (c == '"')
             quoted = !quoted;
         else if (!quoted && (c == '[' || c == '{') && ++depth > budget::kNesting)
-            throw DataError(Problem::TooLarge,
-                            {"such a nesting of lists and objects", std::to_string(budget::kNesting)}, {.file = file});
+            throw DataError(Problem::TooLarge, {Statement{"size.nesting"}, std::to_string(budget::kNesting)},
+                            {.file = file});
         else if (!quoted && (c == ']' || c == '}') && depth > 0)
             --depth;
     }
@@ -54,14 +52,14 @@ Json parseJson(std::string_view text, const std::string& file) {
             what = what.substr(at + 2);
         throw DataError(Problem::BadJson, {what}, {.file = file, .line = line});
     } catch (const Json::exception& error) { // a number too large to hold, say
-        throw DataError(Problem::BadJson, {error.what()}, {.file = file});
+        throw DataError(Problem::BadJson, {std::string(error.what())}, {.file = file});
     }
 }
 
 ObjectReader::ObjectReader(const Json& object, std::string file, std::string path)
     : m_object(object), m_file(std::move(file)), m_path(std::move(path)) {
     if (!m_object.is_object())
-        throw DataError(Problem::WrongType, {"an object"}, {.file = m_file, .key = m_path});
+        throw DataError(Problem::WrongType, {Statement{"expected.object"}}, {.file = m_file, .key = m_path});
 }
 
 Place ObjectReader::place(const char* key) const {
@@ -69,12 +67,12 @@ Place ObjectReader::place(const char* key) const {
 }
 
 void ObjectReader::wrongType(const char* key, const char* expected) const {
-    throw DataError(Problem::WrongType, {expected}, place(key));
+    throw DataError(Problem::WrongType, {Statement{expected}}, place(key));
 }
 
 void ObjectReader::checkNumber(const Json& value, const char* key) const {
     if (!(std::abs(value.get<double>()) <= budget::kNumber))
-        throw DataError(Problem::BadValue, {value.dump(), "no quantity is so large"}, place(key));
+        throw DataError(Problem::BadValue, {value.dump(), Statement{"not_allowed.so_large"}}, place(key));
 }
 
 const Json* ObjectReader::find(const char* key) {
@@ -90,7 +88,7 @@ std::string ObjectReader::text(const char* key, const std::string& fallback) {
     if (!value)
         return fallback;
     if (!value->is_string())
-        wrongType(key, "a text");
+        wrongType(key, "expected.text");
     return value->get<std::string>();
 }
 
@@ -105,7 +103,7 @@ std::optional<double> ObjectReader::number(const char* key) {
     if (!value)
         return std::nullopt;
     if (!value->is_number() || !std::isfinite(value->get<double>()))
-        wrongType(key, "a number");
+        wrongType(key, "expected.number");
     checkNumber(*value, key);
     return value->get<double>();
 }
@@ -115,7 +113,7 @@ std::optional<int> ObjectReader::integer(const char* key) {
     if (!value)
         return std::nullopt;
     if (std::abs(*value) > 1e9 || *value != std::floor(*value))
-        wrongType(key, "a whole number");
+        wrongType(key, "expected.whole_number");
     return static_cast<int>(*value);
 }
 
@@ -124,7 +122,7 @@ bool ObjectReader::flag(const char* key, bool fallback) {
     if (!value)
         return fallback;
     if (!value->is_boolean())
-        wrongType(key, "true or false");
+        wrongType(key, "expected.flag");
     return value->get<bool>();
 }
 
@@ -134,10 +132,10 @@ std::vector<double> ObjectReader::numbers(const char* key) {
     if (!value)
         return out;
     if (!value->is_array())
-        wrongType(key, "a list of numbers");
+        wrongType(key, "expected.numbers");
     for (const Json& item : *value) {
         if (!item.is_number())
-            wrongType(key, "a list of numbers");
+            wrongType(key, "expected.numbers");
         checkNumber(item, key);
         out.push_back(item.get<double>());
     }
@@ -150,10 +148,10 @@ std::vector<std::vector<double>> ObjectReader::rowsOfNumbers(const char* key) {
     if (!value)
         return out;
     if (!value->is_array())
-        wrongType(key, "a list of lists of numbers");
+        wrongType(key, "expected.rows");
     for (const Json& row : *value) {
         if (!row.is_array() || !std::all_of(row.begin(), row.end(), [](const Json& item) { return item.is_number(); }))
-            wrongType(key, "a list of lists of numbers");
+            wrongType(key, "expected.rows");
         for (const Json& item : row)
             checkNumber(item, key);
         out.push_back(row.get<std::vector<double>>());
@@ -166,7 +164,7 @@ std::optional<RpmRange> ObjectReader::range(const char* key) {
     if (ends.empty())
         return std::nullopt;
     if (ends.size() != 2 || !(ends[0] >= 0.0 && ends[1] > ends[0]))
-        throw DataError(Problem::WrongType, {"[low, high] in rpm"}, place(key));
+        throw DataError(Problem::WrongType, {Statement{"expected.range"}}, place(key));
     return RpmRange{ends[0], ends[1]};
 }
 
@@ -176,10 +174,10 @@ std::vector<std::string> ObjectReader::texts(const char* key) {
     if (!value)
         return out;
     if (!value->is_array())
-        wrongType(key, "a list of texts");
+        wrongType(key, "expected.texts");
     for (const Json& item : *value) {
         if (!item.is_string())
-            wrongType(key, "a list of texts");
+            wrongType(key, "expected.texts");
         out.push_back(item.get<std::string>());
     }
     return out;
@@ -187,19 +185,19 @@ std::vector<std::string> ObjectReader::texts(const char* key) {
 
 size_t ObjectReader::choice(const char* key, const std::vector<const char*>& names) {
     const std::string value = text(key, names.front());
-    std::string all;
+    std::vector<std::string> all;
     for (size_t i = 0; i < names.size(); ++i) {
         if (value == names[i])
             return i;
-        all += (i ? ", " : "") + std::string(names[i]);
+        all.emplace_back(names[i]);
     }
-    throw DataError(Problem::BadValue, {value, "use one of " + all}, place(key));
+    throw DataError(Problem::BadValue, {value, Statement{"not_allowed.use_one_of", {namesOf(all)}}}, place(key));
 }
 
 ObjectReader ObjectReader::object(const char* key) {
     const Json* value = find(key);
     if (value && !value->is_object())
-        wrongType(key, "an object");
+        wrongType(key, "expected.object");
     return {value ? *value : Json::object(), m_file, place(key).key};
 }
 
@@ -209,7 +207,7 @@ std::vector<ObjectReader> ObjectReader::objects(const char* key) {
     if (!value)
         return out;
     if (!value->is_array())
-        wrongType(key, "a list");
+        wrongType(key, "expected.list");
     for (size_t i = 0; i < value->size(); ++i)
         out.emplace_back((*value)[i], m_file, fmt::format("{}[{}]", place(key).key, i));
     return out;
@@ -221,7 +219,7 @@ std::vector<std::pair<std::string, std::string>> ObjectReader::namedTexts(const 
     if (!value)
         return out;
     if (!value->is_object())
-        wrongType(key, "an object");
+        wrongType(key, "expected.object");
     for (const auto& [name, item] : value->items())
         out.emplace_back(name, item.is_string() ? item.get<std::string>() : item.dump());
     return out;

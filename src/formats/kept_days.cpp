@@ -190,12 +190,12 @@ void takeFromPlace(TestDay& day, const std::string& place) {
         for (LaidLog& log : pull.logs)
             if (const auto it = bySum.find(log.sha256); !log.rows && it != bySum.end()) {
                 log.rows = it->second;
-                log.problem.clear();
+                log.problem = {};
             }
         const auto it = bySum.find(pull.sha256);
         const bool found = !pull.raw && it != bySum.end();
         if (found)
-            pull.problem.clear();
+            pull.problem = {};
         setOwnRows(pull, found ? it->second : ownRows(pull));
     }
 }

@@ -24,7 +24,8 @@ Plan readPlan(ObjectReader in) {
     out.design = in.text("design");
     out.pullsPerSet = in.integer("pulls_per_set").value_or(out.pullsPerSet);
     if (out.pullsPerSet < 1)
-        throw DataError(Problem::BadValue, {std::to_string(out.pullsPerSet), "1 or more"}, in.place("pulls_per_set"));
+        throw DataError(Problem::BadValue, {std::to_string(out.pullsPerSet), Statement{"not_allowed.one_or_more"}},
+                        in.place("pulls_per_set"));
     out.order = in.texts("order");
     out.matters_pct = in.number("matters_pct");
     out.repeatability_pct = in.number("repeatability_pct");
@@ -34,7 +35,8 @@ Plan readPlan(ObjectReader in) {
         out.pairs.emplace_back(pair.requiredText("from"), pair.requiredText("to"));
     out.driftBound_pct = in.number("drift_bound_pct");
     if (out.driftBound_pct && !(*out.driftBound_pct > 0.0))
-        throw DataError(Problem::BadValue, {fmt::format("{:g}", *out.driftBound_pct), "above 0"},
+        throw DataError(Problem::BadValue,
+                        {significant(*out.driftBound_pct, 6), Statement{"not_allowed.not_above_zero"}},
                         in.place("drift_bound_pct"));
     out.use_rpm = in.range("use_rpm");
     out.protocol = readProtocol(in.object("protocol"));

@@ -58,7 +58,7 @@ ColumnMeaning guessMeaning(const std::string& header, const std::string& unitTex
         out.guessed = unitText.empty() && exact->dimension != Dimension::None;
     } else {
         for (const ChannelInfo& channel : standardChannels()) {
-            if (name != bare(channel.name) && name != bare(channel.label) && !isOneOf(name, channel.otherNames))
+            if (name != bare(channel.name) && !isOneOf(name, channel.otherNames))
                 continue;
             // "speed [km/h]" is road speed, not engine speed: the unit must fit.
             if (unit && !unitText.empty() && !asUnitOf(*unit, channel.dimension))
@@ -91,7 +91,7 @@ Unit unitOf(const ColumnMeaning& meaning, const std::string& file, long headerLi
     const bool wordless = unit->dimension == Dimension::None && (meaning.unit.empty() || meaning.unit == "1");
     const auto fitting = asUnitOf(*unit, info->dimension);
     if (!fitting && !wordless)
-        throw DataError(Problem::WrongUnitKind, {meaning.unit, info->name}, place);
+        throw DataError(Problem::WrongUnitKind, {meaning.unit, ChannelName{info->name, true}}, place);
     return fitting.value_or(*unit);
 }
 

@@ -69,20 +69,20 @@ PullJournal::~PullJournal() { finish(); }
 
 bool PullJournal::begin(const fs::path& dayPath, const Pull& pull, const std::vector<Column>& columns) {
     finish();
-    m_problem.clear();
+    m_problem = {};
     m_waiting = fmt::format("{}\n{}{}\n", kMarker, kPull, pullToJson(pull));
     for (size_t i = 0; i < columns.size(); ++i)
         m_waiting += fmt::format("{}{} [{}]", i ? "," : "", columns[i].name, columns[i].unit);
     m_waiting += '\n';
     const fs::path folder = journalFolder(dayPath);
     if (!fs::exists(folder.parent_path())) { // never made anew: the stick may come back
-        m_problem = "the folder of this day is gone";
+        m_problem = {"journal.folder_gone"};
         return false;
     }
     try {
         makeFolders(folder);
     } catch (const DataError& error) {
-        m_problem = error.details().empty() ? error.what() : error.details().front();
+        m_problem = problemStatement(error);
         return false;
     }
     const fs::path name(pull.file.empty() ? "pull" : pull.file);
@@ -91,7 +91,7 @@ bool PullJournal::begin(const fs::path& dayPath, const Pull& pull, const std::ve
         m_path = folder / (n == 1 ? stem + ".csv" : fmt::format("{}-{}.csv", stem, n));
         m_file = ::open(m_path.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_APPEND | O_CLOEXEC, 0644);
         if (m_file < 0 && errno != EEXIST) {
-            m_problem = std::strerror(errno);
+            m_problem = systemError(errno);
             m_path.clear();
             return false;
         }
@@ -124,7 +124,7 @@ bool PullJournal::flush() {
         if (wrote < 0 && errno == EINTR)
             continue;
         if (wrote <= 0) {
-            m_problem = wrote < 0 ? std::strerror(errno) : "nothing was written";
+            m_problem = wrote < 0 ? systemError(errno) : Statement{"journal.nothing_written"};
             break;
         }
         done += static_cast<size_t>(wrote);
@@ -132,7 +132,7 @@ bool PullJournal::flush() {
     const bool all = done == m_waiting.size();
     m_waiting.erase(0, done);
     if (all) {
-        m_problem = m_syncer->error() != 0 ? std::strerror(m_syncer->error()) : "";
+        m_problem = m_syncer->error() != 0 ? systemError(m_syncer->error()) : Statement{};
         m_syncer->ask();
     }
     return m_problem.empty();

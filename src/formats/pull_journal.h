@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 
 #include <atomic>
 #include <condition_variable>
@@ -60,7 +61,7 @@ public:
     /// The pull is saved elsewhere, or was none.
     void remove();
     [[nodiscard]] bool isOpen() const { return m_file >= 0; }
-    [[nodiscard]] const std::string& problem() const { return m_problem; }
+    [[nodiscard]] const Statement& problem() const { return m_problem; }
     [[nodiscard]] const std::filesystem::path& path() const { return m_path; }
 
 private:
@@ -68,7 +69,7 @@ private:
     std::unique_ptr<FileSyncer> m_syncer;
     std::filesystem::path m_path;
     std::string m_waiting;
-    std::string m_problem;
+    Statement m_problem;
 };
 
 /// Where the journals of a day lie: in its folder, or beside its zip.

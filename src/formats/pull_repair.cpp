@@ -68,11 +68,11 @@ RepairedPull repairPullText(std::string_view text, const std::string& file, doub
     }
     checkPull(out.table, file);
     if (bad > 0)
-        out.done = fmt::format("{} {} could not be read", bad, bad == 1 ? "row" : "rows");
-    if (const std::string faults = faultsText(clock.faults()); !faults.empty())
-        out.done += (out.done.empty() ? "" : "; ") + faults;
+        out.done.push_back({"repair.rows", {Count{static_cast<long>(bad)}}});
+    if (Statement faults = faultsStatement(clock.faults()); !faults.empty())
+        out.done.push_back(std::move(faults));
     if (out.done.empty())
-        out.done = "nothing had to be done";
+        out.done.push_back({"repair.nothing"});
     return out;
 }
 

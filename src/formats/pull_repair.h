@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/channels/channel_table.h"
+#include "core/statement/statement.h"
 
 #include <string>
 #include <string_view>
@@ -12,7 +13,7 @@ namespace hillrun {
 /// A pull file that cannot be read as it is, read as far as it goes.
 struct RepairedPull {
     ChannelTable table;
-    std::string done; ///< what had to be done, in words: "2 rows could not be read; the logger's clock ran back once"
+    std::vector<Statement> done; ///< what had to be done: rows that could not be read, a clock that ran back
 };
 
 /// Leaves out rows that are no rows and puts the rest on a line of time of its own. The file is never changed; the

@@ -19,14 +19,16 @@ std::uint16_t RegisterEntry::raw(double figure) const {
 RegisterMap readRegisterMap(std::string_view text, const std::string& file) {
     ObjectReader in(parseJson(text, file), file);
     if (in.text("format") != "hill-run-registers")
-        throw DataError(Problem::BadValue, {in.text("format"), "expected \"hill-run-registers\""}, in.place("format"));
+        throw DataError(Problem::BadValue, {in.text("format"), Statement{"not_allowed.registers_format"}},
+                        in.place("format"));
     if (const int version = in.integer("version").value_or(1); version > 1)
-        throw DataError(Problem::NewerVersion, {std::to_string(version), "1"}, in.place("version"));
+        throw DataError(Problem::NewerVersion, {std::to_string(version), std::string("1")}, in.place("version"));
     RegisterMap out;
     out.name = in.text("name");
     out.unitId = in.integer("unit_id").value_or(1);
     if (out.unitId < 0 || out.unitId > 247)
-        throw DataError(Problem::BadValue, {std::to_string(out.unitId), "0 to 247"}, in.place("unit_id"));
+        throw DataError(Problem::BadValue, {std::to_string(out.unitId), Statement{"not_allowed.unit_id"}},
+                        in.place("unit_id"));
     for (ObjectReader& entry : in.objects("registers")) {
         RegisterEntry one;
         one.channel = entry.requiredText("channel");
@@ -34,11 +36,13 @@ RegisterMap readRegisterMap(std::string_view text, const std::string& file) {
         one.input = entry.choice("kind", {"input", "holding"}) == 0;
         const auto address = entry.integer("address");
         if (!address || *address < 0 || *address > 65535)
-            throw DataError(Problem::BadValue, {"address", "0 to 65535"}, entry.place("address"));
+            throw DataError(Problem::BadValue, {std::string("address"), Statement{"not_allowed.address"}},
+                            entry.place("address"));
         one.address = *address;
         one.scale = entry.number("scale").value_or(1.0);
         if (!(std::abs(one.scale) > 0.0))
-            throw DataError(Problem::BadValue, {"scale", "not zero"}, entry.place("scale"));
+            throw DataError(Problem::BadValue, {std::string("scale"), Statement{"not_allowed.zero"}},
+                            entry.place("scale"));
         one.offset = entry.number("offset").value_or(0.0);
         one.isSigned = entry.flag("signed", false);
         out.registers.push_back(std::move(one));
@@ -54,8 +58,8 @@ std::string writeRegisterMap(const RegisterMap& map) {
         out["registers"].push_back({{"channel", entry.channel},
                                     {"unit", entry.unit},
                                     {"kind", entry.input ? "input" : "holding"},
-                                    {"address", entry.address},
-                                    {"scale", entry.scale},
+                                    {std::string("address"), entry.address},
+                                    {std::string("scale"), entry.scale},
                                     {"offset", entry.offset},
                                     {"signed", entry.isSigned}});
     return dumpJson(out, 2) + "\n";

@@ -18,8 +18,6 @@ constexpr int kStillRows = 20;        ///< the same without arrivals
 constexpr double kRateWindow_s = 0.5; ///< of arrivals, to learn the pace of a stream
 constexpr double kHeadFade = 0.02;    ///< clocks run apart by less than this
 
-std::string times(int count) { return count == 1 ? "once" : count == 2 ? "twice" : fmt::format("{} times", count); }
-
 } // namespace
 
 ClockFaults ClockFaults::since(const ClockFaults& before) const {
@@ -27,22 +25,17 @@ ClockFaults ClockFaults::since(const ClockFaults& before) const {
             missing - before.missing};
 }
 
-std::string faultsText(const ClockFaults& faults) {
-    std::vector<std::string> parts;
-    if (faults.jumpedAhead > 0)
-        parts.push_back("jumped ahead " + times(faults.jumpedAhead));
-    if (faults.ranBack > 0)
-        parts.push_back("ran back " + times(faults.ranBack));
-    if (faults.stoodStill > 0)
-        parts.push_back("stood still " + times(faults.stoodStill));
-    if (faults.missing > 0)
-        parts.push_back(fmt::format("was missing in {} {}", faults.missing, faults.missing == 1 ? "row" : "rows"));
-    if (parts.empty())
-        return "";
-    std::string out = "the logger's clock " + parts.front();
-    for (size_t i = 1; i < parts.size(); ++i)
-        out += (i + 1 == parts.size() ? " and " : ", ") + parts[i];
-    return out;
+Statement faultsStatement(const ClockFaults& faults) {
+    Several parts;
+    const auto add = [&](const char* id, int count) {
+        if (count > 0)
+            parts.items.push_back({id, {Count{count}}});
+    };
+    add("clock.jumped_ahead", faults.jumpedAhead);
+    add("clock.ran_back", faults.ranBack);
+    add("clock.stood_still", faults.stoodStill);
+    add("clock.missing", faults.missing);
+    return parts.items.empty() ? Statement{} : Statement{"clock.faults", {parts}};
 }
 
 void StreamClock::restart() {

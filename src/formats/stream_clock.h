@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
+
 #include <limits>
 #include <string>
 
@@ -18,7 +20,7 @@ struct ClockFaults {
     bool operator==(const ClockFaults&) const = default;
 };
 /// "the logger's clock ran back once and stood still twice"; empty without a fault.
-std::string faultsText(const ClockFaults& faults);
+Statement faultsStatement(const ClockFaults& faults);
 
 /// Puts the rows of a stream on one line of time that never runs back. The logger's clock is followed while it goes as
 /// the arrival of the rows allows; where it jumps ahead by more than a third of a second (or ten rows), runs back or

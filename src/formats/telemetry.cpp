@@ -49,7 +49,7 @@ void TelemetryParser::feed(std::string_view bytes) {
         if (!m_skipToNewline)
             m_pending.append(piece);
         if (m_pending.size() > kLongestLine) {
-            bad("a line is too long");
+            bad(Statement{"telemetry.line_too_long"});
             m_pending.clear();
             m_skipToNewline = true;
         }
@@ -71,7 +71,7 @@ void TelemetryParser::restart() {
     m_headerText.clear();
 }
 
-void TelemetryParser::bad(const std::string& why) {
+void TelemetryParser::bad(const Statement& why) {
     ++m_badLines;
     if (m_sink.problem)
         m_sink.problem(why);
@@ -85,7 +85,7 @@ void TelemetryParser::line(std::string_view text) {
         if (comment.starts_with(kMarker)) {
             double version = 0.0;
             if (!readCell(comment.substr(kMarker.size()), version) || version > kTelemetryVersion)
-                bad("the stream is of a newer version than this program knows");
+                bad(Statement{"telemetry.newer"});
             m_headerDue = true;
         } else if (m_sink.comment) {
             m_sink.comment(std::string(comment));
@@ -113,7 +113,7 @@ void TelemetryParser::readHeader(std::string_view text) {
         meanings = guessMeanings(table);
         m_cells = meanings.size();
     } catch (const DataError&) { // joined in the middle: wait for a line that is a header
-        return bad("this is not a header line");
+        return bad(Statement{"telemetry.no_header"});
     }
     for (size_t i = 0; i < meanings.size(); ++i) {
         if (meanings[i].channel.empty())
@@ -131,7 +131,7 @@ void TelemetryParser::readHeader(std::string_view text) {
     }
     const auto time = std::find_if(columns.begin(), columns.end(), [](const Column& c) { return c.name == "time"; });
     if (time == columns.end())
-        return bad("the header has no time column");
+        return bad(Statement{"telemetry.no_time"});
     m_timeColumn = static_cast<size_t>(time - columns.begin());
     m_columns = std::move(columns);
     m_values.assign(m_columns.size(), 0.0);
@@ -145,7 +145,7 @@ void TelemetryParser::readRow(std::string_view text) {
     size_t cell = 0;
     size_t kept = 0;
     size_t unreadable = 0;
-    std::string why;
+    Statement why;
     for (std::string_view rest = text;; ++cell) {
         const size_t comma = rest.find(',');
         if (kept < m_kept.size() && m_kept[kept] == cell) {
@@ -153,7 +153,7 @@ void TelemetryParser::readRow(std::string_view text) {
             if (!readCell(rest.substr(0, comma), value)) { // blank from here on: the rest of the row was measured
                 value = std::numeric_limits<double>::quiet_NaN();
                 ++unreadable;
-                why = "a cell is not a number: " + shownText(trimmed(rest.substr(0, comma)), 40);
+                why = {"telemetry.cell", {shownText(trimmed(rest.substr(0, comma)), 40)}};
             }
             const Conversion& c = m_conversions[kept];
             m_values[kept] = value * c.scale + c.offset + (c.gauge ? m_ambient_kpa : 0.0);
@@ -164,7 +164,7 @@ void TelemetryParser::readRow(std::string_view text) {
         rest.remove_prefix(comma + 1);
     }
     if (cell + 1 != m_cells)
-        return bad(std::to_string(cell + 1) + " cells where the header has " + std::to_string(m_cells));
+        return bad({"telemetry.cells", {std::to_string(cell + 1), std::to_string(m_cells)}});
     if (unreadable > 0)
         bad(why);
     if (2 * unreadable > m_kept.size())

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
 #include "formats/pull_file.h"
 
 #include <functional>
@@ -22,7 +23,7 @@ struct TelemetrySink {
     /// What followed "#" on a line of its own ("clock 2026-05-16T09:12:00+01:00").
     std::function<void(const std::string& text)> comment;
     /// A line that cannot be used, in words; it is left out.
-    std::function<void(const std::string& why)> problem;
+    std::function<void(const Statement& why)> problem;
 };
 
 /// Reads a stream of telemetry (docs/formats.md, "Telemetry"): the pull file line by line. Bytes may come in any
@@ -43,7 +44,7 @@ private:
     void line(std::string_view text);
     void readHeader(std::string_view text);
     void readRow(std::string_view text);
-    void bad(const std::string& why);
+    void bad(const Statement& why);
 
     TelemetrySink m_sink;
     std::string m_pending;

@@ -14,8 +14,8 @@ namespace hillrun {
 namespace {
 
 constexpr double kFastest_rpm = 100000.0;
-constexpr double kStrongest = 1e6; ///< of any unit
-constexpr std::array kNames{"engine speed", "power", "torque"};
+constexpr double kStrongest = 1e6;                                 ///< of any unit
+constexpr std::array kNames{"#engine_speed", "#power", "#torque"}; ///< not headers of a file: channels
 
 bool hasDigit(std::string_view text) { return text.find_first_of("0123456789") != std::string_view::npos; }
 
@@ -96,13 +96,13 @@ ChannelTable readTypedCurve(const std::vector<TypedRow>& rows, const std::string
         if (!std::isfinite(power[i]) && !std::isfinite(torque[i]))
             continue;
         if (!(speed[i] > 0.0 && speed[i] <= kFastest_rpm))
-            throw DataError(Problem::BadValue, {rows[i][0], "the engine speed of this row"}, place);
+            throw DataError(Problem::BadValue, {rows[i][0], Statement{"typed.no_speed"}}, place);
         for (const size_t column : {size_t{1}, size_t{2}})
             if (std::abs((column == 1 ? power : torque)[i]) > kStrongest)
-                throw DataError(Problem::BadValue, {rows[i][column], "no engine has that"},
+                throw DataError(Problem::BadValue, {rows[i][column], Statement{"typed.no_engine"}},
                                 {.line = place.line, .column = kNames[column]});
         if (std::find(seen.begin(), seen.end(), speed[i]) != seen.end())
-            throw DataError(Problem::BadValue, {rows[i][0], "this engine speed stands twice"}, place);
+            throw DataError(Problem::BadValue, {rows[i][0], Statement{"typed.twice"}}, place);
         seen.push_back(speed[i]);
         if (std::isfinite(power[i]))
             curves[0].points.push_back({speed[i], power[i], 0.0});

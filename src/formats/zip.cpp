@@ -44,7 +44,9 @@ private:
 
 [[noreturn]] void broken(const fs::path& path, archive* a) {
     const char* why = archive_error_string(a);
-    throw DataError(Problem::ArchiveBroken, {why ? why : "it ends early"}, {.file = path.string()});
+    throw DataError(Problem::ArchiveBroken,
+                    {why ? Argument(std::string(why)) : Argument(Statement{"archive.ends_early"})},
+                    {.file = path.string()});
 }
 
 /// Counts what is unpacked against the limits.
@@ -53,21 +55,21 @@ public:
     explicit Budget(const fs::path& path) : m_path(path), m_packed(static_cast<size_t>(fs::file_size(path))) {}
     void entry() {
         if (++m_entries > budget::kEntries)
-            tooLarge("a zip of so many files", fmt::format("{}", budget::kEntries));
+            tooLarge("size.zip_files", std::to_string(budget::kEntries));
     }
     void bytes(size_t more, size_t ofThisFile) {
         m_unpacked += more;
         if (ofThisFile > budget::kFile)
-            tooLarge("a file in it", fmt::format("{} MiB", budget::kFile / budget::kMiB));
+            tooLarge("size.file_in_it", mebibytes(budget::kFile));
         if (m_unpacked > budget::kDay)
-            tooLarge("what it unpacks to", fmt::format("{} MiB", budget::kDay / budget::kMiB));
+            tooLarge("size.unpacked", mebibytes(budget::kDay));
         if (m_unpacked > budget::kZipRatioFrom && m_unpacked / budget::kZipRatio > m_packed)
-            tooLarge("what it unpacks to", fmt::format("{} times its size", budget::kZipRatio));
+            tooLarge("size.unpacked", Statement{"size.times_itself", {std::to_string(budget::kZipRatio)}});
     }
 
 private:
-    [[noreturn]] void tooLarge(const char* what, const std::string& limit) const {
-        throw DataError(Problem::TooLarge, {what, limit}, {.file = m_path.string()});
+    [[noreturn]] void tooLarge(const char* what, const Argument& limit) const {
+        throw DataError(Problem::TooLarge, {Statement{what}, limit}, {.file = m_path.string()});
     }
     fs::path m_path;
     size_t m_packed;
@@ -94,7 +96,7 @@ std::string nameOf(archive_entry* entry, const fs::path& path) {
     if (!name)
         name = archive_entry_pathname(entry);
     if (!name)
-        throw DataError(Problem::ArchiveBroken, {"the name of a file in it cannot be read"}, {.file = path.string()});
+        throw DataError(Problem::ArchiveBroken, {Statement{"archive.unreadable_name"}}, {.file = path.string()});
     std::string out = keptText(name);
     std::replace(out.begin(), out.end(), '\\', '/'); // as the library writes it; before anybody asks where it leads
     return out;
@@ -115,7 +117,7 @@ bool isZipPath(const fs::path& path) { return path.extension() == ".zip" || path
 std::map<std::string, std::string> readZip(const fs::path& path,
                                            const std::function<bool(const std::string& name)>& wanted) {
     if (!fs::is_regular_file(path))
-        throw DataError(Problem::NotAPlainFile, {"no plain file"}, {.file = path.string()});
+        throw DataError(Problem::NotAPlainFile, {Statement{"file.not_plain"}}, {.file = path.string()});
     const Utf8Scope utf8;
     const Reader a(archive_read_new(), archive_read_free);
     archive_read_support_format_zip(a.get());
@@ -159,7 +161,8 @@ std::string writeZip(const fs::path& target, const std::map<std::string, std::st
     archive_write_set_options(a.get(), "zip:hdrcharset=UTF-8");
     auto check = [&](la_ssize_t status) {
         if (status < ARCHIVE_OK)
-            throw DataError(Problem::CannotWrite, {archive_error_string(a.get())}, {.file = target.string()});
+            throw DataError(Problem::CannotWrite, {std::string(archive_error_string(a.get()))},
+                            {.file = target.string()});
     };
     const auto append = [](archive*, void* out, const void* data, size_t size) -> la_ssize_t {
         static_cast<std::string*>(out)->append(static_cast<const char*>(data), size);

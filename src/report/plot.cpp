@@ -4,6 +4,7 @@
 
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
+#include "words/voice.h"
 
 #include <algorithm>
 #include <cmath>

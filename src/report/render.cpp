@@ -199,7 +199,8 @@ void writePdf(const std::vector<Page>& pages, const std::filesystem::path& targe
         }
         cairo_surface_finish(surface.get());
         if (const auto status = cairo_surface_status(surface.get()); status != CAIRO_STATUS_SUCCESS)
-            throw DataError(Problem::CannotWrite, {cairo_status_to_string(status)}, {.file = target.string()});
+            throw DataError(Problem::CannotWrite, {std::string(cairo_status_to_string(status))},
+                            {.file = target.string()});
     }
     writeFileSafely(target, bytes);
 }

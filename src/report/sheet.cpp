@@ -23,18 +23,18 @@ constexpr const char* kDot = " \xC2\xB7 ";
 /// Writes down the page from top to bottom.
 class Sheet {
 public:
-    Sheet(const TestDay& day, const DayAnalysis& analysis, const DisplayUnits& units)
-        : m_day(day), m_analysis(analysis), m_units(units) {}
+    Sheet(const TestDay& day, const DayAnalysis& analysis, const Voice& voice)
+        : m_day(day), m_analysis(analysis), m_voice(voice), m_units(voice.manner().units) {}
 
     Page page;
 
     void header() {
         page.add(Area{{{kLeft, 40}, {kLeft + 5, 40}, {kLeft + 5, 78}, {kLeft, 78}}, 0x0E6A6A, 1.0, false});
-        text(kLeft + 14, 52, m_day.name.empty() ? "Untitled day" : m_day.name, 14, kInk, true);
+        text(kLeft + 14, 52, m_day.name.empty() ? said("sheet.untitled") : m_day.name, 14, kInk, true);
         text(kLeft + 14, 65, joined({m_day.date, m_day.article.name, m_day.cell.name, m_day.operatorName}), 8.5,
              kQuietInk);
         text(kRight, 52, "Hill Run", 9, kQuietInk, true, Align::Right);
-        text(kLeft + 14, 77, basisText(m_analysis) + airText(), 8.5, kQuietInk);
+        text(kLeft + 14, 77, m_voice.say(basisPhrase(m_analysis)) + airText(), 8.5, kQuietInk);
         rule(86);
         m_y = 106;
     }
@@ -48,25 +48,21 @@ public:
     }
 
     void changed(const Comparison& c) {
-        buildLine(c.from, "from");
-        buildLine(c.to, "to");
-        std::string what;
+        buildLine(c.from, "sheet.build_from", "sheet.given_from");
+        buildLine(c.to, "sheet.build_to", "sheet.given_to");
+        Several changes;
         for (const Change& change : c.changed)
-            what +=
-                fmt::format("{}{}: {} \xE2\x86\x92 {}", what.empty() ? "" : ";  ", change.part, change.from, change.to);
-        paragraph(c.changed.empty()
-                      ? "No difference between the builds is noted."
-                      : fmt::format("{} changed: {}",
-                                    c.changed.size() == 1 ? "One thing" : std::to_string(c.changed.size()) + " things",
-                                    what),
+            changes.items.push_back({"sheet.change", {change.part, valuePhrase(change.from), valuePhrase(change.to)}});
+        paragraph(c.changed.empty() ? said("sheet.nothing_changed")
+                                    : said("sheet.changed", {Count{static_cast<long>(c.changed.size())}, changes}),
                   8.5, kQuietInk);
         if (!c.samePlace())
-            paragraph("Power was measured at different places: the difference holds the losses between.", 8.5,
-                      kWarning);
+            paragraph(said("sheet.other_place"), 8.5, kWarning);
         for (const LikeForLike& row : c.likeForLike)
             if (row.verdict == LikeVerdict::Differs)
-                paragraph(fmt::format("Not like for like: {} differs by {:+.3g} {} (tolerance {:g}).", row.channel,
-                                      row.difference, row.unit == "1" ? "" : row.unit, row.tolerance),
+                paragraph(said("sheet.not_like_for_like",
+                               {ChannelName{row.channel, true}, signedSignificant(row.difference, 3, row.unit),
+                                significant(row.tolerance, 6, row.unit)}),
                           8.5, kWarning);
         m_y += 4;
     }
@@ -93,9 +89,8 @@ public:
         const double height = 226;
         Plot plot(page, {kPlotLeft, m_y + 8}, kPlotRight - kPlotLeft, height, x,
                   std::max(0.0, low - 0.08 * (high - low)), high + 0.06 * (high - low));
-        plot.axes(
-            fmt::format("Power {}, {} (mean of the pulls)", placeText(m_analysis.place), powerUnitText(m_units.power)),
-            false);
+        plot.axes(said("sheet.power_axis", {placePhrase(m_analysis.place), std::string(powerUnitText(m_units.power))}),
+                  false);
         for (const auto& [number, values] : lines) {
             plot.curve(m_analysis.rpm, values, buildColour(number), 1.5, buildDash(number));
             plot.endLabel(m_analysis.rpm, values, m_day.builds[number].id, buildColour(number));
@@ -119,8 +114,8 @@ public:
         reach = reach > 0.0 ? 1.1 * reach : 1.0;
         const double height = 158;
         Plot plot(page, {kPlotLeft, m_y + 14}, kPlotRight - kPlotLeft, height, x, -reach, reach);
-        plot.axes(fmt::format("Difference {} \xE2\x88\x92 {}, {} {}{}", c.to, c.from, powerUnitText(m_units.power),
-                              placeText(c.place), c.hasInterval ? ", with its 95 % band for the whole curve" : ""),
+        plot.axes(said(c.hasInterval ? "sheet.difference_axis_band" : "sheet.difference_axis",
+                       {c.to, c.from, std::string(powerUnitText(m_units.power)), placePhrase(c.place)}),
                   true);
         if (c.hasInterval)
             plot.band(c.rpm, low, highs, 0x9FB0B4, 0.45);
@@ -131,90 +126,80 @@ public:
 
     void bands(const Comparison& c) {
         const double columns[] = {kLeft, 200, 330, 420};
-        heading("Average difference", columns, {"from-to rpm", "power " + placeText(c.place), "percent", "torque"});
+        heading(said("sheet.average"), columns,
+                {"", said("sheet.power", {placePhrase(c.place)}), said("sheet.percent"), said("sheet.torque")});
         for (size_t i = 0; i < c.bands.size(); ++i) {
             const BandResult& band = c.bands[i];
             const double half = 0.5 * (band.high_w - band.low_w);
             row(columns,
-                {fmt::format("{}\xE2\x80\x93{}{}", rpmText(band.range_rpm.low), rpmText(band.range_rpm.high),
-                             i == 0 ? "  (common range)" : ""),
-                 withInterval(powerIn(m_units.power, band.delta_w), powerIn(m_units.power, half),
-                              powerUnitText(m_units.power), true),
-                 signedText(band.percent, 1) + " %",
-                 signedText(torqueIn(m_units.torque, band.deltaTorque_nm), 1) + " " + torqueUnitText(m_units.torque)});
+                {said(i == 0 ? "sheet.common_range" : "sheet.range", {band.range_rpm}),
+                 m_voice.power({band.delta_w, half, true}), m_voice.number(signedDecimals(band.percent, 1, "%")),
+                 m_voice.number(signedDecimals(torqueIn(m_units.torque, band.deltaTorque_nm), 1,
+                                               torqueUnitText(m_units.torque)))});
         }
         const PeakDifference& peak = c.peakPower_w;
-        std::string words = "Peak power " + withInterval(powerIn(m_units.power, peak.delta),
-                                                         powerIn(m_units.power, 0.5 * (peak.high - peak.low)),
-                                                         powerUnitText(m_units.power), true);
-        words += fmt::format("; peak torque {}",
-                             withInterval(torqueIn(m_units.torque, c.peakTorque_nm.delta),
-                                          torqueIn(m_units.torque, 0.5 * (c.peakTorque_nm.high - c.peakTorque_nm.low)),
-                                          torqueUnitText(m_units.torque), true));
+        const PeakDifference& torque = c.peakTorque_nm;
+        std::vector<Statement> words{{"sheet.peaks",
+                                      {Power{peak.delta, 0.5 * (peak.high - peak.low), true},
+                                       Torque{torque.delta, 0.5 * (torque.high - torque.low), true}}}};
         if (peak.atEnd)
-            words += "; some pull still rises at the end of its range";
+            words.push_back({"sheet.still_rises"});
+        Several crossings;
         for (const double crossover : c.crossovers_rpm)
-            words += fmt::format("; the lines cross at {} rpm", rpmText(std::round(crossover / 10.0) * 10.0));
+            crossings.items.push_back({"rpm", {Rpm{std::round(crossover / 10.0) * 10.0}}});
+        if (!crossings.items.empty())
+            words.push_back({"sheet.lines_cross", {crossings}});
         m_y += 3;
-        paragraph(words + ".", 8.5, kInk);
-        if (const std::string settle = settleText(c, m_units); !settle.empty())
-            paragraph(settle, 8.5, kInk);
+        paragraph(m_voice.say(words), 8.5, kInk);
+        if (const Statement settle = settleStatement(c); !settle.empty())
+            paragraph(m_voice.say(settle), 8.5, kInk);
         if (c.judgedBy == JudgedBy::AllPairs)
-            paragraph("Not one of the day's planned comparisons: judged by the wider band over all pairs.", 8.5,
-                      kQuietInk);
+            paragraph(said("sheet.not_planned"), 8.5, kQuietInk);
         m_y += 4;
     }
 
     void leftOut() {
-        std::string words;
+        Several out;
         for (const PullResult& pull : m_analysis.pulls)
             if (!pull.used)
-                words += fmt::format("{}{} ({}): {}", words.empty() ? "" : ";  ", pull.id, pull.build, pull.whyLeftOut);
-        paragraph(words.empty() ? "No pull was left out." : "Left out: " + words + ".", 8.5,
-                  words.empty() ? kQuietInk : kInk);
+                out.items.push_back({"sheet.left_out_pull", {pull.id, pull.build, pull.whyLeftOut}});
+        paragraph(out.items.empty() ? said("sheet.none_left_out") : said("sheet.left_out", {out}), 8.5,
+                  out.items.empty() ? kQuietInk : kInk);
         for (const PullResult& pull : m_analysis.pulls)
             if (pull.used && !pull.flags.empty())
-                paragraph(
-                    fmt::format("In use although it does not look like the others: {} ({}).", pull.id, pull.build), 8.5,
-                    kWarning);
+                paragraph(said("sheet.odd_in_use", {pull.id, pull.build}), 8.5, kWarning);
     }
 
     void method() {
         const AnalysisSettings& s = m_analysis.settings;
-        std::string words =
-            fmt::format("Air and place: {}. Smoothing {:g} rpm. ", basisText(m_analysis), s.reduce.smoothing_rpm);
+        std::vector<Statement> words{
+            {"sheet.basis", {basisPhrase(m_analysis), decimals(s.reduce.smoothing_rpm, 0, "rpm")}}};
         if (m_analysis.model && m_analysis.model->degreesOfFreedom > 0)
-            words += fmt::format("Repeatability of one pull {:.2f} % from {} degrees of freedom. ",
-                                 100.0 * m_analysis.model->levelSd, m_analysis.model->degreesOfFreedom);
+            words.push_back({"sheet.repeatability",
+                             {decimals(100.0 * m_analysis.model->levelSd, 2, "%"),
+                              std::to_string(m_analysis.model->degreesOfFreedom)}});
         if (m_analysis.model && m_analysis.model->drift.identified)
-            words += fmt::format("Drift {:+.2f} % per hour taken out, with the {} allowance. ",
-                                 100.0 * std::expm1(m_analysis.model->drift.perHour), allowanceText(s.drift.allowance));
+            words.push_back({"sheet.drift",
+                             {signedDecimals(100.0 * std::expm1(m_analysis.model->drift.perHour), 2, "%"),
+                              allowancePhrase(s.drift.allowance)}});
         if (s.drift.declaredBound_pct)
-            words += fmt::format("Drift bound declared: {:g} %. ", *s.drift.declaredBound_pct);
+            words.push_back({"sheet.drift_bound", {significant(*s.drift.declaredBound_pct, 6, "%")}});
         for (const DayDoubt& doubt : m_analysis.doubts)
-            words += doubt.text + " ";
-        for (const std::string& note : m_analysis.notes)
-            words += note + " ";
-        words +=
-            "Intervals are 95 %; a refitting error common to a whole set shows only when the build is fitted again.";
-        paragraph(words, 7.5, kQuietInk);
-        paragraph("Hill Run records and advises. It does not make a pull safe; the cell's own rules and local codes go "
-                  "first.",
-                  7.5, kQuietInk);
+            words.push_back(doubt.text);
+        words.insert(words.end(), m_analysis.notes.begin(), m_analysis.notes.end());
+        words.push_back({"sheet.intervals"});
+        paragraph(m_voice.say(words), 7.5, kQuietInk);
+        paragraph(said("sheet.safety"), 7.5, kQuietInk);
     }
 
 private:
-    static const char* allowanceText(DriftAllowance allowance) {
-        constexpr const char* names[] = {"steady", "cautious", "jumps"};
-        return names[static_cast<size_t>(allowance)];
+    [[nodiscard]] std::string said(const char* id, std::vector<Argument> holes = {}) const {
+        return m_voice.say(Statement{id, std::move(holes)});
     }
 
-    /// "+1.5", with a true minus sign.
-    static std::string signedText(double value, int decimals) {
-        std::string out = fmt::format("{:+.{}f}", value, decimals);
-        if (out.front() == '-')
-            out.replace(0, 1, "\xE2\x88\x92");
-        return out;
+    static Statement allowancePhrase(DriftAllowance allowance) {
+        constexpr const char* ids[] = {"allowance.steady", "allowance.cautious", "allowance.jumps"};
+        return {ids[static_cast<size_t>(allowance)]};
     }
 
     static std::string joined(const std::vector<std::string>& parts) {
@@ -234,7 +219,7 @@ private:
             low = std::min(low, pull.curve->air.factor);
             high = std::max(high, pull.curve->air.factor);
         }
-        return high > 0.0 ? fmt::format("{}factor {:.4f}\xE2\x80\x93{:.4f}", kDot, low, high) : std::string();
+        return high > 0.0 ? kDot + said("sheet.factor", {decimals(low, 4), decimals(high, 4)}) : std::string();
     }
 
     [[nodiscard]] std::vector<double> inUnits(const std::vector<double>& values_w) const {
@@ -258,21 +243,21 @@ private:
         }
     }
 
-    void buildLine(const std::string& id, const char* role) {
+    void buildLine(const std::string& id, const char* fitted, const char* given) {
         const size_t number = buildNumber(m_day, id);
         const BuildResult* result = m_analysis.findBuild(id);
         page.add(Line{{{kLeft, m_y - 3}, {kLeft + 24, m_y - 3}}, buildColour(number), 1.6, buildDash(number)});
         text(kLeft + 30, m_y, id, 10, buildColour(number), true);
         std::string words = m_day.builds[number].name;
         if (result)
-            words += result->given.empty() ? fmt::format("  ({}, {} pulls)", role, result->pullsUsed.size())
-                                           : fmt::format("  ({}, {})", role, result->given);
+            words += "  " + (result->given.empty() ? said(fitted, {Count{static_cast<long>(result->pullsUsed.size())}})
+                                                   : said(given, {result->given}));
         text(kLeft + 46, m_y, words, 9, kInk);
         if (result && std::isfinite(result->peakPower_w.value))
             text(kRight, m_y,
-                 fmt::format("peak {:.1f} {} {}, {} rpm", powerIn(m_units.power, result->peakPower_w.value),
-                             powerUnitText(m_units.power), placeText(m_analysis.place),
-                             rpmText(std::round(result->peakPower_w.rpm / 10.0) * 10.0)),
+                 said("sheet.peak",
+                      {decimals(powerIn(m_units.power, result->peakPower_w.value), 1, powerUnitText(m_units.power)),
+                       placePhrase(m_analysis.place), Rpm{std::round(result->peakPower_w.rpm / 10.0) * 10.0}}),
                  9, kQuietInk, false, Align::Right);
         m_y += 14;
     }
@@ -291,7 +276,8 @@ private:
             const Colour colour = region.kind == RegionKind::Gain ? kGain : (unresolved ? kUnresolved : kLoss);
             page.add(Area{{{from, top}, {to, top}, {to, bottom}, {from, bottom}}, colour, 1.0, unresolved});
             if (!unresolved && to - from > 40)
-                text((from + to) / 2, bottom - 1.5, regionName(region.kind), 7, 0xFFFFFF, true, Align::Centre);
+                text((from + to) / 2, bottom - 1.5, said(region.kind == RegionKind::Gain ? "sheet.gain" : "sheet.loss"),
+                     7, 0xFFFFFF, true, Align::Centre);
         }
         m_y = bottom + 2;
     }
@@ -313,17 +299,18 @@ private:
 
     const TestDay& m_day;
     const DayAnalysis& m_analysis;
+    const Voice& m_voice;
     DisplayUnits m_units;
     double m_y = 40;
 };
 
 } // namespace
 
-Page comparisonSheet(const TestDay& day, const DayAnalysis& analysis, const Comparison& comparison,
-                     const DisplayUnits& units, const SheetSections& sections) {
-    Sheet sheet(day, analysis, units);
+Page comparisonSheet(const TestDay& day, const DayAnalysis& analysis, const Comparison& comparison, const Voice& voice,
+                     const SheetSections& sections) {
+    Sheet sheet(day, analysis, voice);
     sheet.header();
-    sheet.sentence(summary(comparison, units));
+    sheet.sentence(voice.say(summary(comparison, voice.manner().units)));
     if (sections.changed)
         sheet.changed(comparison);
     if (sections.curves)
@@ -339,10 +326,10 @@ Page comparisonSheet(const TestDay& day, const DayAnalysis& analysis, const Comp
     return sheet.page;
 }
 
-Page daySheet(const TestDay& day, const DayAnalysis& analysis, const DisplayUnits& units) {
-    Sheet sheet(day, analysis, units);
+Page daySheet(const TestDay& day, const DayAnalysis& analysis, const Voice& voice) {
+    Sheet sheet(day, analysis, voice);
     sheet.header();
-    sheet.sentence("Nothing to compare yet: " + analysis.whyNoComparison + ".");
+    sheet.sentence(voice.say(Statement{"sheet.nothing_yet", {analysis.whyNoComparison}}));
     std::vector<std::string> ids;
     for (const BuildResult& build : analysis.builds)
         ids.push_back(build.id);
@@ -353,12 +340,12 @@ Page daySheet(const TestDay& day, const DayAnalysis& analysis, const DisplayUnit
     return sheet.page;
 }
 
-std::vector<Page> allSheets(const TestDay& day, const DayAnalysis& analysis, const DisplayUnits& units) {
+std::vector<Page> allSheets(const TestDay& day, const DayAnalysis& analysis, const Voice& voice) {
     std::vector<Page> out;
     for (const Comparison& comparison : analysis.comparisons)
-        out.push_back(comparisonSheet(day, analysis, comparison, units));
+        out.push_back(comparisonSheet(day, analysis, comparison, voice));
     if (out.empty())
-        out.push_back(daySheet(day, analysis, units));
+        out.push_back(daySheet(day, analysis, voice));
     return out;
 }
 

@@ -5,6 +5,7 @@
 #include "core/compare/analyse.h"
 #include "core/units/units.h"
 #include "report/page.h"
+#include "words/voice.h"
 
 namespace hillrun::report {
 
@@ -21,13 +22,13 @@ struct SheetSections {
 
 /// One page for one comparison: the sentence, the curves, the difference with its band, the numbers, what was left
 /// out and how it was worked out.
-Page comparisonSheet(const TestDay& day, const DayAnalysis& analysis, const Comparison& comparison,
-                     const DisplayUnits& units, const SheetSections& sections = {});
+Page comparisonSheet(const TestDay& day, const DayAnalysis& analysis, const Comparison& comparison, const Voice& voice,
+                     const SheetSections& sections = {});
 
 /// One page for a day that allows no comparison: the curves, and why.
-Page daySheet(const TestDay& day, const DayAnalysis& analysis, const DisplayUnits& units);
+Page daySheet(const TestDay& day, const DayAnalysis& analysis, const Voice& voice);
 
 /// A sheet for each comparison of the day; one without comparison when there is none.
-std::vector<Page> allSheets(const TestDay& day, const DayAnalysis& analysis, const DisplayUnits& units);
+std::vector<Page> allSheets(const TestDay& day, const DayAnalysis& analysis, const Voice& voice);
 
 } // namespace hillrun::report

@@ -17,7 +17,7 @@ Points pointsOf(const Json& object, const char* key, const std::string& file) {
         return out;
     for (const Json& point : object.at(key)) {
         if (!point.is_array() || point.size() != 2 || !point[0].is_number() || !point[1].is_number())
-            throw DataError(Problem::WrongType, {"[[rpm, value], ...]"}, {.file = file, .key = key});
+            throw DataError(Problem::WrongType, {Statement{"expected.rpm_values"}}, {.file = file, .key = key});
         out.emplace_back(point[0].get<double>(), point[1].get<double>());
     }
     return out;
@@ -64,9 +64,11 @@ Protocol readProtocol(ObjectReader in) {
     out.retarder_nm = in.number("retarder_nm").value_or(0.0);
     out.engineSpeed = in.flag("engine_speed", true);
     if (!(out.step_rpm > 0.0 && out.hold_s > 0.0 && out.ratio.value_or(1.0) > 0.0))
-        throw DataError(Problem::BadValue, {"protocol", "steps, holds and ratio are above zero"}, in.place("step_rpm"));
+        throw DataError(Problem::BadValue, {std::string("protocol"), Statement{"not_allowed.steps_holds"}},
+                        in.place("step_rpm"));
     if (!(out.end_rpm > out.start_rpm && out.rate_rpm_per_s > 0.0 && out.sample_hz > 0.0))
-        throw DataError(Problem::BadValue, {"protocol", "speeds rise and rates are above zero"}, in.place("end_rpm"));
+        throw DataError(Problem::BadValue, {std::string("protocol"), Statement{"not_allowed.speeds_rates"}},
+                        in.place("end_rpm"));
     return out;
 }
 
@@ -133,9 +135,10 @@ CellSpec readCellSpec(std::string_view text, const std::string& file) {
     const Json json = parseJson(text, file);
     ObjectReader in(json, file);
     if (in.text("format") != "hill-run-cell")
-        throw DataError(Problem::BadValue, {in.text("format"), "expected \"hill-run-cell\""}, in.place("format"));
+        throw DataError(Problem::BadValue, {in.text("format"), Statement{"not_allowed.cell_format"}},
+                        in.place("format"));
     if (const int version = in.integer("version").value_or(1); version > 1)
-        throw DataError(Problem::NewerVersion, {std::to_string(version), "1"}, in.place("version"));
+        throw DataError(Problem::NewerVersion, {std::to_string(version), std::string("1")}, in.place("version"));
     CellSpec out;
     if (!json.contains("day") || !json.contains("engine"))
         throw DataError(Problem::MissingKey, {}, in.place(json.contains("day") ? "engine" : "day"));
@@ -145,8 +148,7 @@ CellSpec readCellSpec(std::string_view text, const std::string& file) {
     out.day = dayFromJson(dumpJson(day), file);
     out.firstPull = in.text("first_pull", out.firstPull);
     if (!secondsOf(out.firstPull))
-        throw DataError(Problem::BadValue, {out.firstPull, "write a time as 2026-05-16T09:12:00+01:00"},
-                        in.place("first_pull"));
+        throw DataError(Problem::BadValue, {out.firstPull, Statement{"not_allowed.time"}}, in.place("first_pull"));
     out.engine = readEngine(json.at("engine"), file);
     if (json.contains("effects"))
         for (const auto& [build, effect] : json.at("effects").items())

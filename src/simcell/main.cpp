@@ -8,6 +8,7 @@
 #include "formats/day_store.h"
 #include "simcell/serve.h"
 #include "simcell/simulate.h"
+#include "words/voice.h"
 
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
@@ -82,7 +83,7 @@ int main(int argc, char** argv) {
     try {
         return app.got_subcommand("serve") ? serve(options, argc, argv) : makeDay(options);
     } catch (const hillrun::DataError& error) {
-        fmt::print(stderr, "hillrun-simcell: {}\n", error.what());
+        fmt::print(stderr, "hillrun-simcell: {}\n", hillrun::Voice::forFiles().say(error));
         return 1;
     }
 }

@@ -70,7 +70,8 @@ inline std::vector<std::filesystem::path> keptFolders() {
 /// No settings and nothing kept of the test before.
 inline void beginAnew() {
     QSettings().clear();
-    static const TemporaryFolder days; // new days go there, not among the developer's own
+    static const TemporaryFolder days;                              // new days go there, not among the developer's own
+    SettingsStore().set(settings::kLanguage, QStringLiteral("en")); // whatever the developer's desktop speaks
     SettingsStore().set(settings::kDaysFolder, QString::fromStdString((days.path() / "days").string()));
     std::error_code ignored;
     std::filesystem::remove_all(keptRoot(), ignored);

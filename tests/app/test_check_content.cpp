@@ -135,7 +135,7 @@ TEST_CASE("findings come with warnings first, and say where figures come from") 
     CHECK(findingsOf(rollers.day, rollers.analysis, "p99").empty());
     TestDay thin = readDay(test::demoDay());
     thin.pulls[0].weather->pressure_pa = 84000.0; // outside what the standard covers
-    CHECK(Analysed(std::move(thin)).said("p01").contains(u"is outside 90 to 105 kPa"_s));
+    CHECK(Analysed(std::move(thin)).said("p01").contains(u"is outside 90 to 105\u00A0kPa"_s));
 }
 
 TEST_CASE("the calculator's words: facts, ranges, schools, what a wrong reading does") {

@@ -248,7 +248,7 @@ TEST_CASE("a sheet whose power and torque do not belong together is asked about"
     type(dialog, u"axisValue3"_s, "140"); // it says 120
     CHECK_FALSE(take->isEnabled());
     const QString doubt = part<QLabel>(dialog, "traceDoubt")->text();
-    CHECK(doubt.contains(u"5252 rpm"_s));
+    CHECK(doubt.contains(u"5\u00A0252\u00A0rpm"_s));
     CHECK(doubt.contains(u"0.86 times"_s)); // 120 / 140
     part<QCheckBox>(dialog, "traceAllTheSame")->click();
     CHECK(take->isEnabled());
@@ -381,7 +381,7 @@ TEST_CASE("a curve is pasted or typed, with commas as well as points") {
     // It stands beside the others by what it says, and proves nothing.
     const BuildResult* result = w.analysis().findBuild("F");
     REQUIRE(result);
-    CHECK(result->given == givenText(pull));
+    CHECK(result->given == givenPhrase(pull));
     w.showEveryPage();
     CHECK(w.window->document().undoStack().canUndo());
 }

@@ -266,7 +266,7 @@ TEST_CASE("protocol, gear check and windows") {
     QTest::keyClicks(gear, u"5"_s);
     QTest::keyClick(gear, Qt::Key_Return);
     CHECK(w.window->document().day().plan.protocol.gear == 5);
-    CHECK(w.text("gearAdvice").contains(u"Gear 5 reaches 206 km/h: above the limit of the speed limiter"_s));
+    CHECK(w.text("gearAdvice").contains(u"Gear 5 reaches 206\u00A0km/h: above the limit of the speed limiter"_s));
     gear->selectAll();
     QTest::keyClick(gear, Qt::Key_Delete);
     QTest::keyClick(gear, Qt::Key_Return);

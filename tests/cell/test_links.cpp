@@ -164,7 +164,7 @@ TEST_CASE("a link that is cut comes back by itself") {
     cell->kill(); // the cable is pulled in the middle of the pull
     REQUIRE(waitFor([&] { return live.pulls.size() == 1; }));
     CHECK(live.pulls.front().end == PullEnd::LinkLost);
-    CHECK(live.pulls.front().pull.note.find("connection lost") != std::string::npos);
+    CHECK(live.pulls.front().pull.note.find("Connection lost") != std::string::npos);
     CHECK(live.pulls.front().pull.raw->rows() > 200);
     REQUIRE(waitFor([&] { return live.link()->state == LinkState::Lost; }));
     CHECK_FALSE(live.link()->words.isEmpty());

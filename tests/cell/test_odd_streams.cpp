@@ -112,7 +112,7 @@ TEST_CASE("one row from the future costs neither itself nor the pull nor the nex
     CHECK(sweepRows(pull) == 601);
     CHECK(OddLogger::isWhole(pull));
     CHECK(pull.end == PullEnd::ThrottleClosed);
-    CHECK(pull.pull.note.find("the logger's clock jumped ahead once") != std::string::npos);
+    CHECK(pull.pull.note.find("The logger's clock jumped ahead 1 time") != std::string::npos);
     CHECK(readJournal(pull.journal).raw->rows() == pull.pull.raw->rows());
     const RecordedPull& next = logger.pullWith([] {});
     CHECK(next.pull.note.empty());
@@ -130,7 +130,7 @@ TEST_CASE("a logger that begins anew in the middle of a pull is joined, with or 
     });
     CHECK(sweepRows(pull) == 600);
     CHECK(OddLogger::isWhole(pull));
-    CHECK(pull.pull.note.find("the logger's clock ran back once") != std::string::npos);
+    CHECK(pull.pull.note.find("The logger's clock ran back 1 time") != std::string::npos);
     CHECK(pull.pull.use);
 }
 
@@ -161,7 +161,7 @@ TEST_CASE("a pull that ran already when the connection came is marked") {
     logger.sweep(400);
     logger.close();
     REQUIRE(waitFor([&] { return logger.pulls.size() == 1; }));
-    CHECK(logger.pulls[0].pull.note.find("joined half-way") != std::string::npos);
+    CHECK(logger.pulls[0].pull.note.find("Joined half-way") != std::string::npos);
     CHECK(logger.pullWith([] {}).pull.note.empty());
 }
 
@@ -172,7 +172,7 @@ TEST_CASE("a clock line that comes during the pull, or after it, dates the pull"
         const RecordedPull& pull = logger.pullWith(
             [&] { logger.say("#clock 2026-05-16T09:30:00+01:00 " + QByteArray::number(logger.shown_s) + "\n"); });
         CHECK(pull.pull.started == "2026-05-16T09:29:57+01:00"); // 3 s of sweep before it, half a second to be sure
-        CHECK(pull.pull.note.find("dated afterwards") != std::string::npos);
+        CHECK(pull.pull.note.find("Dated afterwards") != std::string::npos);
     }
     SECTION("after") {
         const RecordedPull& pull = logger.pullWith([] {});
@@ -197,7 +197,7 @@ TEST_CASE("a pull that a lost link cuts comes set aside, with its reason") {
     CHECK_FALSE(logger.pulls[0].pull.use);
     CHECK(logger.pulls[0].pull.reason == "connection lost during the pull");
     CHECK(sweepRows(logger.pulls[0]) == 300);
-    CHECK(journalEnd(logger.pulls[0].journal) == "connection lost");
+    CHECK(journalEnd(logger.pulls[0].journal) == "connection_lost");
 }
 
 TEST_CASE("what was too short for a pull keeps its journal") {
@@ -209,7 +209,7 @@ TEST_CASE("what was too short for a pull keeps its journal") {
     REQUIRE(waitFor([&] { return logger.dropped == 1; }));
     const auto journals = findJournals(logger.folder.path());
     REQUIRE(journals.size() == 1);
-    CHECK(journalEnd(journals[0]) == "too short for a pull");
+    CHECK(journalEnd(journals[0]) == "too_short");
     const auto& throttle = readJournal(journals[0]).raw->find("throttle")->values;
     CHECK(std::count(throttle.begin(), throttle.end(), 100.0) == 60);
 }

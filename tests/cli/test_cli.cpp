@@ -66,7 +66,7 @@ TEST_CASE("weather knows schools, friction and altimeter settings") {
 TEST_CASE("reduce says how a pull on rollers was worked out and what was found on it") {
     const Json answer = run("reduce '" + test::rollerDay().string() + "' --pull p02 --json").json();
     CHECK(answer["power_at"] == "crank (estimate)");
-    CHECK(answer["basis"][0].get<std::string>().find("Power from rollers of 46 kg m2") == 0);
+    CHECK(answer["basis"][0].get<std::string>().find("Power from rollers of 46 kg m\xC2\xB2") == 0);
     CHECK(answer["ratio"].get<double>() == Approx(3.6405).epsilon(0.002)); // what was put in
     bool bypass = false;
     for (const Json& event : answer["events"])
@@ -182,7 +182,7 @@ TEST_CASE("import begins a day, guesses builds and converts") {
         run("import " + folder + "/A_p01.csv " + folder + "/A_p02.csv " + folder + "/B_p05.csv " + folder +
             "/B_p06.csv --into " + folder + "/day --explain --temperature-c 18 --pressure-kpa 98.2 --humidity-pct 55");
     CHECK(result.status == 0);
-    CHECK(result.out.find("RPM is Engine speed in rpm") != std::string::npos);
+    CHECK(result.out.find("RPM is engine speed in rpm") != std::string::npos);
     const TestDay day = readDay(temporary.path() / "day");
     CHECK(day.builds.size() == 2);
     CHECK(day.pulls.size() == 4);

@@ -6,12 +6,15 @@
 #include "core/errors/data_error.h"
 #include "core/weather/air_sheet.h"
 #include "core/weather/altitude.h"
+#include "english.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <rapidcheck/catch.h>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -96,8 +99,8 @@ TEST_CASE("a station's own pressure is not questioned, a sea-level figure is") {
     rc::prop("questioned", [] {
         const double altitude = within(400.0, 3000.0);
         const double weather = within(0.985, 1.012); // a low and a high
-        RC_ASSERT(seaLevelWarning(weather * standardPressure_pa(altitude) / 1000.0, altitude).empty());
-        RC_ASSERT(!seaLevelWarning(within(0.995, 1.03) * 101.325, altitude).empty());
+        RC_ASSERT(inEnglish(seaLevelWarning(weather * standardPressure_pa(altitude) / 1000.0, altitude)).empty());
+        RC_ASSERT(!inEnglish(seaLevelWarning(within(0.995, 1.03) * 101.325, altitude)).empty());
     });
 }
 
@@ -110,7 +113,7 @@ TEST_CASE("air that cannot be is refused with its figures in kPa") {
     try {
         (void)humidAir(air);
     } catch (const DataError& error) {
-        words = error.what();
+        words = inEnglish(error);
     }
     INFO(words);
     CHECK(words.find("a vapour pressure of 70.") != std::string::npos);

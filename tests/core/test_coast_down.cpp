@@ -3,12 +3,15 @@
 #include "core/pull/coast_down.h"
 #include "core/pull/reduce.h"
 #include "core/units/units.h"
+#include "english.h"
 #include "support.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -80,13 +83,13 @@ TEST_CASE("wheels and driveline that turn with the rollers belong to what runs d
 }
 
 TEST_CASE("a coast-down that is none says why") {
-    CHECK(Rollers(0.5).coast().whyNot.find("no coast-down was recorded") != std::string::npos);
-    CHECK(Rollers(20.0, false).coast().whyNot.find("stayed coupled") != std::string::npos);
+    CHECK(inEnglish(Rollers(0.5).coast().whyNot).find("no coast-down was recorded") != std::string::npos);
+    CHECK(inEnglish(Rollers(20.0, false).coast().whyNot).find("stayed coupled") != std::string::npos);
     Rollers unknown;
     unknown.dyno.cell.kind = CellKind::ChassisBrake;
     unknown.dyno.cell.rollerInertia_kgm2.reset();
     unknown.table.columns.push_back({"torque", "N.m", std::vector<double>(unknown.table.rows(), 80.0)});
-    CHECK(unknown.coast().whyNot.find("inertia of the rollers is not known") != std::string::npos);
+    CHECK(inEnglish(unknown.coast().whyNot).find("inertia of the rollers is not known") != std::string::npos);
     CHECK_FALSE(fitLoss({}));
     const std::vector<CoastDown> none{Rollers(0.5).coast()};
     CHECK_FALSE(fitLoss(none));

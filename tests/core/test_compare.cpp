@@ -6,6 +6,7 @@
 #include "core/plan/pulls_needed.h"
 #include "core/units/units.h"
 #include "day_support.h"
+#include "english.h"
 #include "support.h"
 
 #include <algorithm>
@@ -13,6 +14,8 @@
 #include <cmath>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 using test::smallDay;
 
 namespace {
@@ -142,20 +145,20 @@ TEST_CASE("pulls set aside, unreadable or without weather are left out with thei
     day.pulls[0].reason = "not warm";
     day.pulls[1].weather.reset();
     day.pulls[3].raw.reset();
-    day.pulls[3].problem = "pulls/p04.csv: the file is empty";
+    day.pulls[3].problem = {"problem.file_empty", {}, {.file = "pulls/p04.csv"}};
     const DayAnalysis a = analysed(day);
-    CHECK(a.pulls[0].whyLeftOut == "not warm");
+    CHECK(inEnglish(a.pulls[0].whyLeftOut) == "not warm");
     CHECK(a.pulls[0].curve); // still drawn
-    CHECK(a.pulls[1].whyLeftOut.find("weather") != std::string::npos);
-    CHECK(a.pulls[3].whyLeftOut.find("empty") != std::string::npos);
+    CHECK(inEnglish(a.pulls[1].whyLeftOut).find("weather") != std::string::npos);
+    CHECK(inEnglish(a.pulls[3].whyLeftOut).find("empty") != std::string::npos);
     CHECK(a.findBuild("A")->pullsUsed == std::vector<std::string>{"p03", "p07", "p08", "p09"});
 }
 
 TEST_CASE("days that allow nothing say so instead of failing") {
-    CHECK(analysed(TestDay{}).whyNoComparison == "no pull is in use");
+    CHECK(inEnglish(analysed(TestDay{}).whyNoComparison) == "no pull is in use");
     const DayAnalysis single = analysed(smallDay("A3"));
     CHECK(single.comparisons.empty());
-    CHECK(single.whyNoComparison == "only one build has pulls in use");
+    CHECK(inEnglish(single.whyNoComparison) == "only one build has pulls in use");
     CHECK(single.builds.size() == 1);
     AnalysisSettings unknown;
     unknown.pairs = {{"A", "Z"}};
@@ -296,7 +299,7 @@ TEST_CASE("what cannot be meant is refused, and what the day lacks is said") {
 
     const auto says = [](const DayAnalysis& analysis, const char* words) {
         return std::any_of(analysis.notes.begin(), analysis.notes.end(),
-                           [&](const std::string& note) { return note.find(words) != std::string::npos; });
+                           [&](const Statement& note) { return inEnglish(note).find(words) != std::string::npos; });
     };
     CHECK(says(analysed(day), "No return to base"));
     CHECK_FALSE(says(analysed(smallDay("A3 B3 A3")), "No return to base"));

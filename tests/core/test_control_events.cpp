@@ -6,11 +6,14 @@
 
 #include "core/channels/channels.h"
 #include "core/units/units.h"
+#include "english.h"
 #include "event_sketch.h"
 
 #include <catch2/catch.hpp>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 using test::placesOf;
 using test::Sketch;
 
@@ -146,7 +149,7 @@ TEST_CASE("another gear than the others', or than the one noted") {
     context.gear = 3;
     const auto events = findEvents(*pull.raw, curve, context);
     REQUIRE(events.size() == 1);
-    CHECK(events[0].why.find("like gear 2, not gear 3") != std::string::npos);
+    CHECK(inEnglish(events[0].why).find("like gear 2, not gear 3") != std::string::npos);
 }
 
 TEST_CASE("a figure that is off by the factor of a unit asks which") {
@@ -176,7 +179,7 @@ TEST_CASE("whether the other pulls have a dip or hump too is told") {
     dip.bend("torque", 5000, 600, -5.0);
     const auto why = [](const Against& others, const Sketch& sketch) {
         const auto events = findEvents(sketch.table, sketch.curve(), others.context);
-        return events.empty() ? std::string() : events.front().why;
+        return events.empty() ? std::string() : inEnglish(events.front().why);
     };
     const Against level{Sketch()};
     CHECK(why(level, hump).find("in this pull only") != std::string::npos);
@@ -194,16 +197,16 @@ TEST_CASE("a dip or hump is told with the channels that moved there and why they
     CHECK(events[0].kind == EventKind::Dip);
     CHECK(isRemark(events[0]));
     CHECK(events[0].size == Approx(-0.05).margin(0.025));
-    CHECK(events[0].why.find("near 50") != std::string::npos);
-    CHECK(events[0].why.find("No recorded channel moved with it") != std::string::npos);
+    CHECK(inEnglish(events[0].why).find("near 5 0") != std::string::npos);
+    CHECK(inEnglish(events[0].why).find("No recorded channel moved with it") != std::string::npos);
     CHECK_FALSE(remedyFor(events[0], dip.curve()).setAside); // a remark asks for nothing
     dip.bend("lambda", 5000, 600, 0.05);
     events = findEvents(dip.table, dip.curve(), {});
-    CHECK(events.back().why.find("Lambda +0.0") != std::string::npos);
-    CHECK(events.back().why.find("a mixture off its best makes less torque") != std::string::npos);
+    CHECK(inEnglish(events.back().why).find("lambda +0.0") != std::string::npos);
+    CHECK(inEnglish(events.back().why).find("a mixture off its best makes less torque") != std::string::npos);
     const Against against{dip};
     events = findEvents(dip.table, dip.curve(), against.context);
-    CHECK(events.back().why.find("in the other pulls too") != std::string::npos);
+    CHECK(inEnglish(events.back().why).find("in the other pulls too") != std::string::npos);
     Sketch hump;
     hump.bend("torque", 5000, 600, 5.0);
     CHECK(findEvents(hump.table, hump.curve(), {}).front().kind == EventKind::Hump);
@@ -255,7 +258,7 @@ TEST_CASE("a lost signal tells how long, a stumble how deep") {
                                       [](const Event& event) { return event.kind == EventKind::Breakup; });
     REQUIRE(breakup != stumbles.end());
     CHECK(breakup->size == Approx(0.25).margin(0.012));
-    CHECK(breakup->why.find("stumbles 5 times by up to 2") != std::string::npos);
+    CHECK(inEnglish(breakup->why).find("stumbles 5 times by up to 2") != std::string::npos);
 }
 
 TEST_CASE("torque that scatters more than the others' is wiring") {

@@ -10,6 +10,7 @@
 #include "core/pull/reduce.h"
 #include "core/units/units.h"
 #include "day_support.h"
+#include "english.h"
 #include "support.h"
 
 #include <boost/random/mersenne_twister.hpp>
@@ -18,6 +19,8 @@
 #include <cmath>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -169,8 +172,8 @@ TEST_CASE("inertia rollers give back what arrives at the wheels") {
         CHECK(plain.source().differentiation_s >= 0.1);
         CHECK(plain.source().differentiation_s <= 1.2);
         REQUIRE_FALSE(plain.source().basis.empty());
-        CHECK(plain.source().basis.front().find("differentiated over") != std::string::npos);
-        CHECK(placeText(plain.place) == "at the wheel");
+        CHECK(inEnglish(plain.source().basis.front()).find("differentiated over") != std::string::npos);
+        CHECK(inEnglish(placePhrase(plain.place)) == "at the wheel");
 
         spec.losses = {6.0, 0.05, 0.0004};
         checkRecovered(curveOf(spec, seed), wheelsOf(spec));
@@ -202,15 +205,15 @@ TEST_CASE("a coast-down gives the loss curve, and the crank is an estimate that 
         CHECK(reduced.loss->torque_nm(w) == Approx(spec.losses.torque_nm(w)).epsilon(0.01));
     for (const PullResult& pull : reduced.pulls) {
         checkRecovered(*pull.curve, engineOf(spec));
-        CHECK(placeText(pull.curve->place) == "at the crank (estimate)");
-        CHECK(placeShort(pull.curve->place) == "crank (estimate)");
+        CHECK(inEnglish(placePhrase(pull.curve->place)) == "at the crank (estimate)");
+        CHECK(inEnglish(placeShort(pull.curve->place)) == "crank (estimate)");
         CHECK(pull.curve->loss_w.size() == pull.curve->rpm.size());
     }
     DrawCache cache;
     const DayAnalysis analysis = analyse(day, {}, cache);
     CHECK(analysis.place == PowerPlace{MeasuredAt::Crank, true});
     bool said = false;
-    for (const std::string& note : analysis.notes)
+    for (const std::string& note : eachInEnglish(analysis.notes))
         said |= note.find("estimate from the coast-downs of 3 pulls") != std::string::npos;
     CHECK(said);
 }
@@ -224,7 +227,7 @@ TEST_CASE("a coast-down that ends early is used and its limit is said") {
     REQUIRE(reduced.loss.has_value());
     CHECK(reduced.loss->torque_nm(160.0) == Approx(spec.losses.torque_nm(160.0)).epsilon(0.02));
     REQUIRE(reduced.notes.size() == 1);
-    CHECK(reduced.notes[0].find("extrapolated") != std::string::npos);
+    CHECK(inEnglish(reduced.notes[0]).find("extrapolated") != std::string::npos);
 }
 
 TEST_CASE("the factor belongs on the engine's brake power: losses that were added are corrected with it") {
@@ -251,20 +254,20 @@ TEST_CASE("without a usable coast-down figures stay where they were measured, wi
     ReducedDay reduced = reduceDay(sim::simulateDay(spec, 2), {});
     CHECK_FALSE(reduced.loss);
     REQUIRE(reduced.notes.size() == 1);
-    CHECK(reduced.notes[0].find("no coast-down was recorded") != std::string::npos);
+    CHECK(inEnglish(reduced.notes[0]).find("no coast-down was recorded") != std::string::npos);
     TestDay longer = sim::simulateDay(spec, 2);
     auto table = std::make_shared<ChannelTable>(*longer.pulls[0].raw);
     for (Column& column : table->columns) // three more seconds at the last speed, still in gear
         for (int i = 1; i <= 300; ++i)
             column.values.push_back(column.values.back() + (column.name == "time" ? 0.01 : 0.0));
     longer.pulls[0].raw = table;
-    CHECK(reduceDay(longer, {}).notes.at(0).find("stayed coupled") != std::string::npos);
+    CHECK(inEnglish(reduceDay(longer, {}).notes.at(0)).find("stayed coupled") != std::string::npos);
     CHECK(reduced.pulls[0].curve->place == PowerPlace{MeasuredAt::Wheel, false});
     spec.day.cell = test::cellSpec("A1", 0.0).day.cell;
     spec.day.cell.measuredAt = MeasuredAt::Wheel;
     reduced = reduceDay(sim::simulateDay(spec, 2), {});
     REQUIRE(reduced.notes.size() == 1);
-    CHECK(reduced.notes[0].find("inertia of the rollers is not known") != std::string::npos);
+    CHECK(inEnglish(reduced.notes[0]).find("inertia of the rollers is not known") != std::string::npos);
 }
 
 TEST_CASE("a fixed percentage is the crude way, and is labelled so") {
@@ -280,18 +283,20 @@ TEST_CASE("a fixed percentage is the crude way, and is labelled so") {
     CHECK(crank.place.estimate);
     DrawCache cache;
     const DayAnalysis analysis = analyse(day, {}, cache);
-    CHECK(std::any_of(analysis.notes.begin(), analysis.notes.end(),
-                      [](const auto& note) { return note.find("20 % taken as lost") != std::string::npos; }));
+    CHECK(std::any_of(analysis.notes.begin(), analysis.notes.end(), [](const auto& note) {
+        return inEnglish(note).find("20 % taken as lost") != std::string::npos;
+    }));
     plain.loss = day.loss;
     plain.cell.measuredAt = MeasuredAt::Crank; // nothing lies between
     CHECK_FALSE(reduce(plain.pulls[0], dynoOf(plain), {}).place.estimate);
 }
 
 TEST_CASE("figures from different places are not compared without a warning") {
-    CHECK(placeWarning({MeasuredAt::Wheel, false}, {MeasuredAt::Wheel, false}).empty());
-    CHECK(placeWarning({MeasuredAt::Wheel, false}, {MeasuredAt::Crank, true}).find("losses between") !=
+    CHECK(inEnglish(placeWarning({MeasuredAt::Wheel, false}, {MeasuredAt::Wheel, false})).empty());
+    CHECK(inEnglish(placeWarning({MeasuredAt::Wheel, false}, {MeasuredAt::Crank, true})).find("losses between") !=
           std::string::npos);
-    CHECK(placeWarning({MeasuredAt::Crank, false}, {MeasuredAt::Crank, true}).find("estimate") != std::string::npos);
+    CHECK(inEnglish(placeWarning({MeasuredAt::Crank, false}, {MeasuredAt::Crank, true})).find("estimate") !=
+          std::string::npos);
     TestDay day = sim::simulateDay(test::cellSpec("A3 B3", 0.0), 3);
     for (Pull& pull : day.pulls)
         if (pull.build == "B")
@@ -317,7 +322,7 @@ TEST_CASE("engine speed comes from the rollers when it was not recorded") {
     day.article.vehicle.gears = {2.0, kRatio / 4.0 * 0.29 / 0.25};
     const Curve curve = reduce(day.pulls[0], dynoOf(day), {});
     checkRecovered(curve, engineOf(spec));
-    CHECK(curve.source().basis.front().find("from gear and tyre") != std::string::npos);
+    CHECK(inEnglish(curve.source().basis.front()).find("from gear and tyre") != std::string::npos);
 }
 
 TEST_CASE("engine speed comes from the road speed, gear and tyre when there is nothing else") {
@@ -351,10 +356,10 @@ TEST_CASE("a torque in the wrong unit is corrected on top of its rows") {
     day.pulls[0].torqueFactor = unit::kPoundFoot_nm;
     const Curve after = reduce(day.pulls[0], dynoOf(day), {});
     CHECK(after.power_w[10] == Approx(unit::kPoundFoot_nm * before.power_w[10]));
-    CHECK(after.source().basis.back().find("corrected by hand") != std::string::npos);
+    CHECK(inEnglish(after.source().basis.back()).find("corrected by hand") != std::string::npos);
     std::vector<std::string> words; // 1.3558 is lbf.ft, and within 1.2 % of PS and hp as well
     for (const UnitAnswer& answer : unitAnswers(1.3558))
-        words.push_back(answer.words);
+        words.push_back(inEnglish(takenFor(answer)));
     CHECK(std::find(words.begin(), words.end(), "N.m taken for lbf.ft") != words.end());
     CHECK(std::find(words.begin(), words.end(), "PS taken for kW") != words.end());
     CHECK(unitAnswers(1.05).empty());

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/pull/event_signals.h"
+#include "english.h"
 #include "event_sketch.h"
 
 #include <algorithm>
@@ -13,6 +14,8 @@
 #include <rapidcheck/catch.h>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -62,7 +65,7 @@ TEST_CASE("an event carries its place, its size and its reason") {
     CHECK(events[0].range_rpm.low == Approx(2500.0 + 500.0 * 6.0).margin(125.0)); // six seconds into the sweep
     CHECK(events[0].to_s == Approx(11.0).margin(0.2)); // it stays down to the end of the sweep
     CHECK(events[0].size == Approx(0.15).margin(0.01));
-    CHECK(events[0].why.find("falls by 15 %") != std::string::npos);
+    CHECK(inEnglish(events[0].why).find("falls by 15 %") != std::string::npos);
 }
 
 TEST_CASE("boost is held against the other pulls of the build, whatever the weather") {

@@ -6,12 +6,15 @@
 #include "core/pull/given_curve.h"
 #include "core/slip/day_events.h"
 #include "day_support.h"
+#include "english.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <memory>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -85,11 +88,11 @@ TEST_CASE("a curve without rows goes through its points, and nowhere beyond them
 }
 
 TEST_CASE("a figure without an interval is written without digits that nobody knows, never as a power of ten") {
-    CHECK(withInterval(0.2814, std::nan(""), "kW", true) == "+0.28\xC2\xA0kW");
-    CHECK(withInterval(-9.79, std::nan(""), "kW", true) == "\xE2\x88\x92"
-                                                           "9.8\xC2\xA0kW");
-    CHECK(withInterval(-1130.4, 0.0, "rpm", true) == "\xE2\x88\x92"
-                                                     "1130\xC2\xA0rpm");
+    CHECK(Voice().interval(0.2814, std::nan(""), "kW", true) == "+0.28\xC2\xA0kW");
+    CHECK(Voice().interval(-9.79, std::nan(""), "kW", true) == "\xE2\x88\x92"
+                                                               "9.8\xC2\xA0kW");
+    CHECK(Voice().interval(-1130.4, 0.0, "rpm", true) == "\xE2\x88\x92"
+                                                         "1130\xC2\xA0rpm");
 }
 
 TEST_CASE("a curve from the wheel is not compared with one from the crank") {
@@ -98,7 +101,7 @@ TEST_CASE("a curve from the wheel is not compared with one from the crank") {
     const DayAnalysis a = analysed(dayOf({givenPull("p01", "A", 1.0), wheel}));
     REQUIRE(a.comparisons.size() == 1);
     CHECK(a.comparisons[0].verdict == VerdictKind::NotComparable);
-    CHECK(summary(a.comparisons[0], {})
+    CHECK(inEnglish(summary(a.comparisons[0], {}))
               .find("cannot be compared: one was measured at the crank, the other at the wheel") != std::string::npos);
 }
 
@@ -110,8 +113,9 @@ TEST_CASE("a mean of curves from different sheets says what all of them were") {
     aside.use = false;
     const DayAnalysis a = analysed(dayOf({givenPull("p01", "A", 1.0), other, givenPull("p04", "A", 1.0), aside}));
     REQUIRE(a.findBuild("A"));
-    CHECK(a.findBuild("A")->given == "a curve only, corrected to SAE J1349, smoothing not known and a curve only, "
-                                     "corrected to DIN 70020, smoothing not known");
+    CHECK(inEnglish(a.findBuild("A")->given) ==
+          "a curve only, corrected to SAE J1349, smoothing not known and a curve only, "
+          "corrected to DIN 70020, smoothing not known");
 }
 
 TEST_CASE("of peaks alone power counts where no torque is known") {
@@ -128,7 +132,7 @@ TEST_CASE("curves of two builds are told apart by what they read, and nothing is
     const DayAnalysis a = analysed(dayOf({givenPull("p01", "A", 1.0), givenPull("p02", "B", 1.1)}));
     REQUIRE(a.builds.size() == 2);
     CHECK(a.builds[0].pullsUsed.empty());
-    CHECK(a.pulls[0].whyLeftOut.find("a curve only, corrected to SAE J1349") == 0);
+    CHECK(inEnglish(a.pulls[0].whyLeftOut).find("a curve only, corrected to SAE J1349") == 0);
     const Comparison* c = a.find("A", "B");
     REQUIRE(c);
     CHECK(a.comparisons.size() == 1);
@@ -143,7 +147,7 @@ TEST_CASE("curves of two builds are told apart by what they read, and nothing is
     CHECK(std::isnan(c->bands.front().low_w));
     CHECK(c->bands.size() == 4);
     CHECK(a.find("B", "A")->delta_w[20] == Approx(-mean_w));
-    const std::string words = summary(*c, {});
+    const std::string words = inEnglish(summary(*c, {}));
     INFO(words);
     CHECK(words.find("Cannot tell: A is a curve only, corrected to SAE J1349, smoothing not known and B is a curve "
                      "only") == 0);
@@ -165,7 +169,9 @@ TEST_CASE("beside recorded pulls a curve changes no answer") {
     CHECK(after.findBuild("A")->power_w == before.findBuild("A")->power_w);
     const Comparison* paper = after.find("A", "P");
     REQUIRE(paper);
-    CHECK(paper->given == std::vector<GivenBuild>{{"P", "a curve only, corrected to SAE J1349, smoothing not known"}});
+    REQUIRE(paper->given.size() == 1);
+    CHECK(paper->given[0].build == "P");
+    CHECK(inEnglish(paper->given[0].text) == "a curve only, corrected to SAE J1349, smoothing not known");
     CHECK(after.pulls.back().used == false);
     addEvents(day, const_cast<std::vector<PullResult>&>(after.pulls));
     CHECK(after.pulls.back().events.empty());
@@ -206,8 +212,9 @@ TEST_CASE("a curve that was corrected stays as it is; one that was not is correc
     pull.given = {};
     CHECK_FALSE(standsIn(pull, Standard::SaeJ1349));
     CHECK(torqueAt(pull, Standard::SaeJ1349) == Approx(read));
-    CHECK(givenText(pull) == "a curve only, corrected to nobody knows what, smoothing not known");
+    CHECK(inEnglish(givenPhrase(pull)) == "a curve only, corrected to nobody knows what, smoothing not known");
     pull.given = {Standard::SaeJ607, 150.0, 0.4, {}};
     pull.grade = PullGrade::Traced;
-    CHECK(givenText(pull) == "a curve read off a picture, corrected to SAE J607, smoothed over 150 rpm, read to 0.4 %");
+    CHECK(inEnglish(givenPhrase(pull)) ==
+          "a curve read off a picture, corrected to SAE J607, smoothed over 150 rpm, read to 0.4 %");
 }

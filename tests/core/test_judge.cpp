@@ -2,11 +2,14 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
+#include "english.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -42,7 +45,7 @@ Region region(double low, double high, RegionKind kind, double mean, double half
 
 std::string sentence(Comparison c) {
     c.verdict = judge(c);
-    return plain(summary(c, {}));
+    return plain(inEnglish(summary(c, {})));
 }
 
 } // namespace
@@ -56,8 +59,8 @@ TEST_CASE("numbers are rounded by their own uncertainty") {
                 {0.02, 0.3, "0.0 +- 0.3 kW"},         {12.34, std::nan(""), "+12.3 kW"},
                 {71.957, 0.0995, "+71.96 +- 0.10 kW"}};
     for (const auto& row : rows)
-        CHECK(plain(withInterval(row.value, row.half, "kW", true)) == row.text);
-    CHECK(plain(withInterval(std::nan(""), 0.1, "kW", false)) == "- kW");
+        CHECK(plain(Voice().interval(row.value, row.half, "kW", true)) == row.text);
+    CHECK(plain(Voice().interval(std::nan(""), 0.1, "kW", false)) == "- kW");
     CHECK(plain(rpmText(4500)) == "4 500");
     CHECK(plain(rpmText(950)) == "950");
 }
@@ -111,10 +114,11 @@ TEST_CASE("verdicts follow regions, mean, equivalence and like for like") {
 }
 
 TEST_CASE("the sentence speaks the reader's units") {
+    const DisplayUnits kHorses{PowerUnit::Horsepower, TorqueUnit::PoundFoot};
     Comparison c = base();
     c.regions = {region(4500, 7500, RegionKind::Gain, 1600, 480)};
     c.verdict = judge(c);
-    CHECK(plain(summary(c, {PowerUnit::Horsepower, TorqueUnit::PoundFoot})) ==
+    CHECK(plain(Voice().in(kHorses).say(summary(c, kHorses))) ==
           "B gives 2.1 +- 0.6 hp at the crank over the whole range, 4 500-7 500 rpm.");
 }
 
@@ -138,7 +142,8 @@ TEST_CASE("a narrow stretch, or one as uncertain as it is large, is no headline:
     c.regions = {region(3000, 3300, RegionKind::Gain, 600, 280)}; // just wide enough
     CHECK(sentence(c).starts_with("B gives 0.6 +- 0.3 kW"));
     c.regions.push_back(region(6000, 6100, RegionKind::Loss, -500, 300));
-    CHECK(sentence(c) == "B gives 0.6 +- 0.3 kW at the crank below 3 300 rpm, with a small loss around 6 050 rpm.");
+    CHECK(sentence(c) ==
+          "B gives 0.6 +- 0.3 kW at the crank below 3 300 rpm. There is a small loss around 6 050 rpm too.");
 }
 
 TEST_CASE("the mean that speaks is the one over the use") {
@@ -165,38 +170,39 @@ TEST_CASE("when more than one thing differs, none of them gets the gain alone") 
     };
     c.likeForLike = {row("lambda", "1", 0.06), row("ignition_advance", "deg", 3.0)};
     const std::string gain = "B gives 1.2 +- 0.9 kW at the crank over the whole range, 4 350-7 500 rpm";
-    CHECK(sentence(c) == gain + ", but it ran leaner by 0.06 and with 3\xC2\xB0 more timing: the gain belongs to all "
-                                "three together.");
+    CHECK(sentence(c) ==
+          gain + ". But B ran leaner by 0.06 and with 3\xC2\xB0 more timing. The gain belongs to all three together.");
     c.likeForLike = {row("air_fuel_ratio", "1", -0.8)};
-    CHECK(sentence(c) == gain + ", but it ran richer by 0.8: the gain belongs to both together.");
+    CHECK(sentence(c) == gain + ". But B ran richer by 0.8. The gain belongs to both together.");
     c.likeForLike = {row("coolant_temperature", "C", -9.0)};
-    CHECK(sentence(c).find(", but it ran with coolant 9 \xC2\xB0"
-                           "C lower: the gain") != std::string::npos);
+    CHECK(sentence(c).find(". But B ran with coolant temperature 9 \xC2\xB0"
+                           "C lower. The gain") != std::string::npos);
     c.likeForLike.clear();
     c.changed = {{"pipe", "1", "2"}, {"main_jet", "1", "2"}};
-    CHECK(sentence(c) == gain + ", but pipe and main jet were changed at once: the gain belongs to both together.");
+    CHECK(sentence(c) == gain + ". But pipe and main jet were changed at once. The gain belongs to both together.");
     c.changed.resize(5, {"x", "1", "2"});
-    CHECK(sentence(c).find(", but 5 things were changed at once: the gain belongs to all five together.") !=
+    CHECK(sentence(c).find(". But 5 things were changed at once. The gain belongs to all five together.") !=
           std::string::npos);
     c.regions = {region(4350, 7500, RegionKind::Loss, -1200, 900)};
-    CHECK(sentence(c).find("the loss belongs to") != std::string::npos);
+    CHECK(sentence(c).find("The loss belongs to") != std::string::npos);
     c.regions.clear(); // nothing proven: nothing to share out
     CHECK(sentence(c).find("belongs") == std::string::npos);
 }
 
 TEST_CASE("what would settle it is said in pulls and minutes") {
     Comparison c = base();
-    CHECK(settleText(c, {}).empty());
+    CHECK(inEnglish(settleStatement(c)).empty());
     c.toSettle =
         ToSettle{PullsToSettle{500.0, 6, 4, 127.0, false}, PullsToSettle{400.0, std::nullopt, 28, 600.0, true}};
-    CHECK(plain(settleText(c, {})) ==
+    CHECK(plain(inEnglish(settleStatement(c))) ==
           "What would settle it: 6 pulls a set, about 130 min, to see 0.5 kW on four days of five; 30 pulls a set "
           "would not do to see 0.4 kW, if it is as large as it now looks, which flatters it.");
     c.toSettle->matters.reset();
     c.toSettle->seen = PullsToSettle{400.0, 9, 7, 200.0, true};
-    CHECK(plain(settleText(c, {})) == "What would settle it: 9 pulls a set, about 200 min, to see 0.4 kW on four days "
-                                      "of five, with a return to base, if it is as large as it now looks, which "
-                                      "flatters it.");
+    CHECK(plain(inEnglish(settleStatement(c))) ==
+          "What would settle it: 9 pulls a set, about 200 min, to see 0.4 kW on four days "
+          "of five, with a return to base, if it is as large as it now looks, which "
+          "flatters it.");
 }
 
 TEST_CASE("a number claims only what its interval and the drift allow") {

@@ -5,6 +5,7 @@
 #include "core/plan/gear_check.h"
 #include "core/plan/progress.h"
 #include "core/plan/pulls_needed.h"
+#include "english.h"
 #include "fit_support.h"
 
 #include <algorithm>
@@ -13,6 +14,8 @@
 #include <fmt/format.h>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -65,9 +68,7 @@ TEST_CASE("designs write the order of the pulls") {
 
 TEST_CASE("a plan's weakness is said in words") {
     TestDay day = dayOf({"A", "B"});
-    const auto words = [&](const char* order) {
-        return fmt::format("{}", fmt::join(planWeaknesses(day, letters(order)), " "));
-    };
+    const auto words = [&](const char* order) { return inEnglish(planWeaknesses(day, letters(order))); };
     CHECK(words("AAABBBAAA").empty());
     CHECK(words("AAABBB").find("No return to base: drift cannot be told from the part.") == 0);
     CHECK(words("AABBAA").find("nobody can say which is wrong") != std::string::npos);
@@ -86,9 +87,9 @@ TEST_CASE("a ladder step is held against the step below it") {
     day.builds[1].parts = {{"pipe", "2"}, {"box", "1"}};
     day.builds[2].parts = {{"pipe", "2"}, {"box", "2"}};
     CHECK(planWeaknesses(day, letters("AAABBBCCCAAA")).empty());
-    CHECK(changesText(day, day.builds[0]) == "base");
-    CHECK(changesText(day, day.builds[1]) == "1 change");
-    CHECK(changesText(day, day.builds[2]) == "2 changes together");
+    CHECK(inEnglish(changesPhrase(day, day.builds[0])) == "base");
+    CHECK(inEnglish(changesPhrase(day, day.builds[1])) == "1 change");
+    CHECK(inEnglish(changesPhrase(day, day.builds[2])) == "2 changes together");
 }
 
 TEST_CASE("the variance and freedom of a planned difference are those of the algebra") {
@@ -179,26 +180,26 @@ TEST_CASE("the time a plan takes") {
 TEST_CASE("the day is led through its plan") {
     TestDay day = dayOf({"A", "B"});
     day.plan.order = letters("AAABBBAAA");
-    CHECK(nextStepText(planProgress(day)) == "Pull 1 of 3 \xC2\xB7 build A");
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Pull 1 of 3 \xC2\xB7 build A");
     addPull(day, "A");
     addPull(day, "A", false);
-    CHECK(nextStepText(planProgress(day)) == "Pull 2 of 3 \xC2\xB7 build A"); // one set aside is made again
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Pull 2 of 3 \xC2\xB7 build A"); // one set aside is made again
     addPull(day, "A");
     addPull(day, "A");
-    CHECK(nextStepText(planProgress(day)) == "Fit build B");
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Fit build B");
     CHECK(planProgress(day).needsChange);
     day.changes.push_back({isoTimeOf(1.79e9 + 1000.0), "A", "B", "longer pipe", {}});
-    CHECK(nextStepText(planProgress(day)) == "Pull 1 of 3 \xC2\xB7 build B");
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Pull 1 of 3 \xC2\xB7 build B");
     addPull(day, "B");
     addPull(day, "B");
     addPull(day, "A"); // one of B was left out: it counts as passed over
     const PlanProgress progress = planProgress(day);
     CHECK(progress.skipped == 1);
-    CHECK(nextStepText(progress) == "Pull 2 of 3 \xC2\xB7 build A");
+    CHECK(inEnglish(nextStep(progress)) == "Pull 2 of 3 \xC2\xB7 build A");
     addPull(day, "A");
     addPull(day, "A");
-    CHECK(nextStepText(planProgress(day)) == "The plan is done");
-    CHECK(nextStepText(planProgress(TestDay{})) == "No plan");
+    CHECK(inEnglish(nextStep(planProgress(day))) == "The plan is done");
+    CHECK(inEnglish(nextStep(planProgress(TestDay{}))) == "No plan");
 }
 
 TEST_CASE("an unplanned pull does not upset the plan") {
@@ -215,7 +216,8 @@ TEST_CASE("an unplanned pull does not upset the plan") {
 TEST_CASE("the gear check finds the gear nearest direct drive under every limit") {
     TestDay day;
     day.cell.kind = CellKind::ChassisBrake;
-    CHECK(checkGears(day).why == "Needs gear ratios, tyre radius, final drive, end speed or red line of the article.");
+    CHECK(inEnglish(checkGears(day).why) ==
+          "Needs gear ratios, tyre radius, final drive and end speed or red line of the article.");
     day.article.engine.redLine_rpm = 6500;
     day.article.vehicle = {.tyreRadius_m = 0.30, .finalDrive = 4.0, .gears = {3.0, 2.0, 1.4, 1.0, 0.8}};
     GearCheck check = checkGears(day);
@@ -226,14 +228,14 @@ TEST_CASE("the gear check finds the gear nearest direct drive under every limit"
     day.article.vehicle.speedLimit_kmh = 180.0;
     check = checkGears(day);
     CHECK(check.best == 3);
-    CHECK(check.rows[3].over == std::vector<std::string>{"speed limiter"});
+    CHECK(eachInEnglish(check.rows[3].over) == std::vector<std::string>{"the speed limiter"});
     day.plan.protocol.gear = 4;
-    CHECK(checkGears(day).warning == "Gear 4 reaches 184 km/h: above the limit of the speed limiter.");
+    CHECK(inEnglish(checkGears(day).warning) == "Gear 4 reaches 184 km/h: above the limit of the speed limiter.");
     day.article.vehicle.tyreLimit_kmh = 60.0;
     CHECK(checkGears(day).best == 0);
     day.cell.kind = CellKind::EngineBrake;
     day.article.engine.limiter_rpm = 6400;
-    CHECK(checkGears(day).warning.find("limiter cuts in at 6400") != std::string::npos);
+    CHECK(inEnglish(checkGears(day).warning).find("limiter cuts in at 6 400") != std::string::npos);
 }
 
 TEST_CASE("cautions fit the cell, the fuel and the article") {
@@ -259,5 +261,5 @@ TEST_CASE("cautions fit the cell, the fuel and the article") {
     const size_t open = cautionsOpen(day).size();
     day.cautions.push_back({"alcohol_flame", "M. Tarn", "2026-05-16T08:50:00+01:00", {}});
     CHECK(cautionsOpen(day).size() == open - 1);
-    CHECK(std::string(cautionsPreface()).find("no safety device") != std::string::npos);
+    CHECK(inEnglish(Statement{"cautions.preface"}).find("no safety device") != std::string::npos);
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/short_pull.h"
+#include "english.h"
 
 #include "core/compare/analyse.h"
 #include "core/compare/judge.h"
@@ -12,6 +13,8 @@
 #include <limits>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -79,7 +82,7 @@ TEST_CASE("an answer over a shortened range says so, with the pull's name") {
     const auto whole = analyse(day, {}, cache);
     REQUIRE(whole.find("A", "B"));
     CHECK_FALSE(whole.find("A", "B")->shortPull);
-    CHECK(shortPullText(*whole.find("A", "B")).empty());
+    CHECK(inEnglish(shortPullStatement(*whole.find("A", "B"))).empty());
     Pull& pull = day.pulls[4];
     auto rows = std::make_shared<ChannelTable>(*pull.raw); // the link was lost at 4 000 rpm
     const auto& speed = rows->find("engine_speed")->values;
@@ -94,7 +97,7 @@ TEST_CASE("an answer over a shortened range says so, with the pull's name") {
     CHECK(c->shortPull->pull == pull.id);
     CHECK(c->shortPull->own_rpm == Approx(3900.0).margin(150.0));
     CHECK(c->shortPull->reach_rpm > 6000.0);
-    CHECK(summary(*c, {}).find(pull.id + " ends at ") != std::string::npos);
+    CHECK(inEnglish(summary(*c, {})).find(pull.id + " ends at ") != std::string::npos);
     day.pulls[4].use = false;
     CHECK_FALSE(analyse(day, {}, cache).find("A", "B")->shortPull);
 }

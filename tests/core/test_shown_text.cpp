@@ -1,12 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/errors/shown_text.h"
+#include "english.h"
 
 #include "core/errors/data_error.h"
 
 #include <catch2/catch.hpp>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 TEST_CASE("foreign text is shown without what could steer a terminal or a reader") {
     CHECK(shownText("p\xC3\xBCll \xE2\x82\xAC") == "p\xC3\xBCll \xE2\x82\xAC");
@@ -46,9 +49,9 @@ TEST_CASE("kept text is UTF-8 whatever came") {
 
 TEST_CASE("messages carry at most 200 characters of what is foreign, and no second hole") {
     const std::string evil = "\x1b]0;x\x07" + std::string(5000, 'x') + "{0}";
-    const std::string text =
-        DataError(Problem::BadValue, {evil, "{0}"}, {.file = evil, .column = evil, .key = evil}).what();
+    const std::string text = inEnglish(
+        DataError(Problem::BadValue, {evil, std::string("{0}")}, {.file = evil, .column = evil, .key = evil}));
     CHECK(text.size() < 1100);
     CHECK(text.find('\x1b') == std::string::npos);
-    CHECK(problemText(Problem::NotANumber, {"{0}"}) == "\"{0}\" is not a number");
+    CHECK(Voice().problem(DataError(Problem::NotANumber, {std::string("{0}")})) == "\"{0}\" is not a number");
 }

@@ -5,6 +5,7 @@
 #include "core/slip/pull_slip.h"
 #include "core/weather/altitude.h"
 #include "day_support.h"
+#include "english.h"
 #include "formats/day_store.h"
 #include "simcell/simulate.h"
 #include "support.h"
@@ -13,6 +14,8 @@
 #include <fmt/format.h>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -33,9 +36,9 @@ PullSlip slipOf(const TestDay& day, const std::string& pull) {
 }
 
 std::string textOf(const PullSlip& slip) {
-    std::string out = slip.headline;
+    std::string out = inEnglish(slip.headline);
     for (const SlipLine& line : slip.lines)
-        out += "\n" + line.text;
+        out += "\n" + inEnglish(line.text);
     return out;
 }
 
@@ -53,12 +56,12 @@ TEST_CASE("a good pull's slip says where it lies, and nothing else loudly") {
     const PullSlip slip = slipOf(day, "p03");
     INFO(textOf(slip));
     CHECK_FALSE(slip.suspicious);
-    CHECK(slip.headline == "Lies on its set");
+    CHECK(inEnglish(slip.headline) == "Lies on its set");
     CHECK(slip.numberInSet == 3);
     REQUIRE(slip.differenceFromSet_pct);
     CHECK(std::abs(*slip.differenceFromSet_pct) < 1.5);
     CHECK(textOf(slip).find("against its set.") != std::string::npos);
-    CHECK(textOf(slip).find("Start: Coolant") != std::string::npos);
+    CHECK(textOf(slip).find("Start: coolant temperature") != std::string::npos);
     const PullSlip first = slipOf(day, "p01");
     CHECK(first.numberInSet == 1);
 }
@@ -124,24 +127,24 @@ TEST_CASE("a jump of the barometer is questioned, a slow fall is not") {
 }
 
 TEST_CASE("a sea-level figure at altitude is questioned") {
-    CHECK(seaLevelWarning(101.6, 650.0).find("station pressure") != std::string::npos);
-    CHECK(seaLevelWarning(93.9, 650.0).empty()); // what the standard atmosphere has there is 93.8 kPa
+    CHECK(inEnglish(seaLevelWarning(101.6, 650.0)).find("station pressure") != std::string::npos);
+    CHECK(inEnglish(seaLevelWarning(93.9, 650.0)).empty()); // what the standard atmosphere has there is 93.8 kPa
     // Half way between the two it turns: at 800 m 92.08 kPa are usual (ISO 2533), so at 96.7 kPa.
-    CHECK(seaLevelWarning(96.6, 800.0).empty());
-    CHECK_FALSE(seaLevelWarning(96.8, 800.0).empty());
+    CHECK(inEnglish(seaLevelWarning(96.6, 800.0)).empty());
+    CHECK_FALSE(inEnglish(seaLevelWarning(96.8, 800.0)).empty());
     // Low down the two lie too close to each other to tell.
-    CHECK(seaLevelWarning(101.6, 149.0).empty());
-    CHECK_FALSE(seaLevelWarning(101.6, 200.0).empty());
-    CHECK(seaLevelWarning(101.6, std::nullopt).empty());
-    CHECK(seaLevelWarning(95.0, 650.0).empty());
-    CHECK(seaLevelWarning(101.6, 40.0).empty());
-    CHECK(seaLevelWarning(101.6, std::nullopt).empty());
+    CHECK(inEnglish(seaLevelWarning(101.6, 149.0)).empty());
+    CHECK_FALSE(inEnglish(seaLevelWarning(101.6, 200.0)).empty());
+    CHECK(inEnglish(seaLevelWarning(101.6, std::nullopt)).empty());
+    CHECK(inEnglish(seaLevelWarning(95.0, 650.0)).empty());
+    CHECK(inEnglish(seaLevelWarning(101.6, 40.0)).empty());
+    CHECK(inEnglish(seaLevelWarning(101.6, std::nullopt)).empty());
 }
 
 TEST_CASE("an engine that still climbs is noticed, one that repeats is not") {
     TestDay day = sim::simulateDay(pullsOfA(4), 7);
     DrawCache cache;
-    CHECK(settlingNotice(day, analyse(day, {}, cache)).empty());
+    CHECK(inEnglish(settlingNotice(day, analyse(day, {}, cache))).empty());
     for (size_t i = 0; i < day.pulls.size(); ++i) {
         auto raw = std::make_shared<ChannelTable>(*day.pulls[i].raw);
         for (Column& column : raw->columns)
@@ -150,7 +153,7 @@ TEST_CASE("an engine that still climbs is noticed, one that repeats is not") {
                     value *= 1.0 + 0.008 * static_cast<double>(i);
         day.pulls[i].raw = raw;
     }
-    const std::string notice = settlingNotice(day, analyse(day, {}, cache));
+    const std::string notice = inEnglish(settlingNotice(day, analyse(day, {}, cache)));
     CHECK(notice.find("Still climbing 0.") == 0);
     CHECK(notice.find("take more before you change anything") != std::string::npos);
 }
@@ -160,7 +163,7 @@ TEST_CASE("how often a steady engine is called settling: measured over 200 days"
     for (unsigned seed = 0; seed < 200; ++seed) {
         const TestDay day = sim::simulateDay(pullsOfA(3), 700 + seed);
         DrawCache cache;
-        called += settlingNotice(day, analyse(day, {}, cache)).empty() ? 0 : 1;
+        called += inEnglish(settlingNotice(day, analyse(day, {}, cache))).empty() ? 0 : 1;
     }
     fmt::print("a steady set of three called settling on {:.1f} % of 200 days\n", called / 2.0);
     CHECK(called <= 20); // three pulls cannot tell better; the notice only asks for one more
@@ -199,7 +202,7 @@ TEST_CASE("weather that cannot be is said of the whole day") {
         DrawCache cache;
         std::string out;
         for (const DayDoubt& doubt : dayDoubts(day, analyse(day, {}, cache)))
-            out += doubt.text + "\n";
+            out += inEnglish(doubt.text) + "\n";
         return out;
     };
     TestDay day = readDay(test::demoDay());
@@ -284,7 +287,7 @@ TEST_CASE("a base that still settles in its first set is said of the whole day")
         DrawCache cache;
         std::string out;
         for (const DayDoubt& doubt : dayDoubts(day, analyse(day, {}, cache)))
-            out += doubt.text;
+            out += inEnglish(doubt.text);
         return out;
     };
     CHECK(warnings(0.0).empty());

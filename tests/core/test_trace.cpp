@@ -5,6 +5,7 @@
 #include "core/trace/sheet_trace.h"
 #include "core/trace/traced_curve.h"
 #include "core/units/units.h"
+#include "english.h"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -12,6 +13,8 @@
 #include <functional>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -299,15 +302,16 @@ TEST_CASE("power and torque of one sheet must belong together") {
     REQUIRE(doubt->seenCrossing_rpm);
     CHECK(*doubt->seenCrossing_rpm < 5050.0); // 5 252 / 1.05 and a little
     CHECK(*doubt->seenCrossing_rpm > 4950.0);
-    CHECK(sheetDoubtText(*doubt, "hp", "lbf.ft").find("5252 rpm") != std::string::npos);
+    CHECK(inEnglish(sheetDoubtStatements(*doubt, "hp", "lbf.ft")).find("5 252 rpm") != std::string::npos);
     const auto asHorses = checkSheet(sheetOf(1.3410, "kW", "N.m"), "kW", "N.m"); // hp written where kW is said
     REQUIRE(asHorses);
-    CHECK(asHorses->offer == "the power is in hp");
+    CHECK(inEnglish(asHorses->offer) == "the power is in hp");
     CHECK_FALSE(asHorses->seenCrossing_rpm);
-    CHECK(sheetDoubtText(*asHorses, "kW", "N.m").find("They would agree if the power is in hp.") != std::string::npos);
+    CHECK(inEnglish(sheetDoubtStatements(*asHorses, "kW", "N.m")).find("They would agree if the power is in hp.") !=
+          std::string::npos);
     const auto asMetric = checkSheet(sheetOf(1.35962, "kW", "N.m"), "kW", "N.m");
     REQUIRE(asMetric);
-    CHECK(asMetric->offer == "the power is in PS");
+    CHECK(inEnglish(asMetric->offer) == "the power is in PS");
     const auto kilograms = checkSheet(sheetOf(1.0 / 9.80665, "kW", "N.m"), "kW", "N.m");
     REQUIRE(kilograms); // the torque's numbers are 9.8 times what the power says
     CHECK(kilograms->offer.empty());
@@ -332,7 +336,7 @@ TEST_CASE("curves that agree in the middle and part at an end are doubted too") 
     const auto doubt = checkSheet(table, "kW", "N.m");
     REQUIRE(doubt);
     CHECK(doubt->ratio == Approx(1.0).epsilon(1e-3));
-    CHECK(sheetDoubtText(*doubt, "kW", "N.m").find("at some speeds") != std::string::npos);
+    CHECK(inEnglish(sheetDoubtStatements(*doubt, "kW", "N.m")).find("at some speeds") != std::string::npos);
 }
 
 TEST_CASE("what was marked and traced becomes a table a build, with one step for the sheet") {

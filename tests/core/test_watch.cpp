@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/pull/channel_watch.h"
+#include "english.h"
 
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/normal_distribution.hpp>
@@ -9,6 +10,8 @@
 #include <limits>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -36,7 +39,7 @@ TEST_CASE("a channel that lives is good") {
     Stream s;
     s.give(60.0, 2.0);
     CHECK(s.watch.state(0) == ChannelState::Good);
-    CHECK(std::string(channelStateText(s.watch.state(0))).empty());
+    CHECK(inEnglish(channelStatePhrase(s.watch.state(0))).empty());
 }
 
 TEST_CASE("a channel that stands still after it used to move is frozen, and lives again") {
@@ -72,7 +75,7 @@ TEST_CASE("no numbers for half a second is no signal") {
     CHECK(s.watch.state(0) == ChannelState::Good);
     s.stand(0.5, std::numeric_limits<double>::quiet_NaN());
     CHECK(s.watch.state(0) == ChannelState::Missing);
-    CHECK(std::string(channelStateText(s.watch.state(0))) == "no signal");
+    CHECK(inEnglish(channelStatePhrase(s.watch.state(0))) == "no signal");
 }
 
 TEST_CASE("positions may stand still") {

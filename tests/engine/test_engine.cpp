@@ -8,6 +8,7 @@
 #include "core/slip/day_events.h"
 #include "engine/day_engine.h"
 #include "engine/lean_day.h"
+#include "english.h"
 #include "formats/answers_json.h"
 #include "formats/day_store.h"
 #include "support.h"
@@ -19,6 +20,8 @@
 #include <thread>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -244,7 +247,7 @@ TEST_CASE("workers do every piece once, hear a stop and hand on the first failur
                     throw std::runtime_error(std::to_string(i));
             });
         } catch (const std::runtime_error& error) {
-            caught = error.what();
+            caught = inEnglish(error);
         }
         CHECK(caught == "3");
         CHECK(workers.forEach(3, [](size_t) {})); // and goes on working
@@ -281,11 +284,11 @@ TEST_CASE("a pull that cannot be had is left out of a day that is not held, with
         Pull pull = day.pulls[number];
         if (number == 4) {
             pull.raw.reset();
-            pull.problem = "it does not fit its checksum";
+            pull.problem = {"problem.checksum_differs"};
         }
         return pull;
     });
-    CHECK(lean.analysis->pulls[4].whyLeftOut == "it does not fit its checksum");
+    CHECK(inEnglish(lean.analysis->pulls[4].whyLeftOut) == inEnglish(Statement{"problem.checksum_differs"}));
     CHECK_FALSE(lean.analysis->pulls[4].curve);
     CHECK(lean.analysis->find("A", "B"));
     CHECK_THROWS_AS(analyseLean(bare, {}, [](size_t) -> Pull { throw DataError(Problem::FileMissing, {}); }),

@@ -215,7 +215,7 @@ TEST_CASE("a name that no file system takes is refused where it comes in") {
     std::string day = kDay;
     day.replace(day.find("p01.csv"), 3, std::string(300, 'n'));
     std::ofstream(folder.path() / "day.json") << day;
-    CHECK(refuses([&] { (void)readDay(folder.path()); }, "longer than 255 bytes"));
+    CHECK(refuses([&] { (void)readDay(folder.path()); }, "longer than 255 B"));
 }
 
 TEST_CASE("a name in a zip that is written with backslashes is one with slashes, and may not lead outside either") {

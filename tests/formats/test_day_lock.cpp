@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "english.h"
 #include "formats/day_lock.h"
 
 #include "formats/file_io.h"
@@ -11,6 +12,8 @@
 #include <sys/wait.h>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 namespace fs = std::filesystem;
 
 TEST_CASE("one has the lock, the other is told who") {
@@ -24,7 +27,7 @@ TEST_CASE("one has the lock, the other is told who") {
     REQUIRE(second.other());
     CHECK(second.other()->process == ::getpid());
     CHECK(second.other()->program == "hillrun");
-    CHECK(ownerText(*second.other()).find("process " + std::to_string(::getpid())) != std::string::npos);
+    CHECK(inEnglish(ownerPhrase(*second.other())).find("process " + std::to_string(::getpid())) != std::string::npos);
     REQUIRE(lockOwner(file));
     first.release();
     CHECK_FALSE(fs::exists(file));

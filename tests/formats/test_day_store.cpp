@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "english.h"
 #include "formats/day_store.h"
 
 #include "support.h"
@@ -8,6 +9,8 @@
 #include <fstream>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 namespace fs = std::filesystem;
 
 namespace {
@@ -67,7 +70,8 @@ TEST_CASE("a day with one bad pull is refused, or opened without it when asked")
     copyDemo(temporary.path() / "day");
     const auto message = [&] { return test::messageOf([&] { (void)readDay(temporary.path() / "day"); }); };
     write(temporary.path() / "day" / "pulls" / "p04.csv", "");
-    CHECK(readDay(temporary.path() / "day").pulls[3].problem.find("checksum does not fit") != std::string::npos);
+    CHECK(inEnglish(readDay(temporary.path() / "day").pulls[3].problem).find("checksum does not fit") !=
+          std::string::npos);
     std::string json = readFileText(temporary.path() / "day" / "day.json"); // as an older program wrote it
     for (size_t at = json.find("\"sha256\""); at != std::string::npos; at = json.find("\"sha256\""))
         json.erase(at, json.find('\n', at) - at);
@@ -77,7 +81,7 @@ TEST_CASE("a day with one bad pull is refused, or opened without it when asked")
     CHECK(message().starts_with("pulls/p04.csv: the file is missing"));
     const TestDay kept = readDay(temporary.path() / "day", BadPulls::Keep);
     CHECK_FALSE(kept.pulls[3].raw);
-    CHECK(kept.pulls[3].problem.find("missing") != std::string::npos);
+    CHECK(inEnglish(kept.pulls[3].problem).find("missing") != std::string::npos);
     CHECK(kept.pulls[4].raw);
 }
 

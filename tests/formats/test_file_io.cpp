@@ -66,8 +66,7 @@ TEST_CASE("a file that is too large is refused by its size, and while it grows")
     const test::TemporaryFolder folder;
     writeFileSafely(folder.path() / "a", std::string(1000, 'a'));
     CHECK(readFileText(folder.path() / "a", 1000).size() == 1000);
-    CHECK(test::messageOf([&] { (void)readFileText(folder.path() / "a", 999); }).find("1000 bytes") !=
-          std::string::npos);
+    CHECK(test::messageOf([&] { (void)readFileText(folder.path() / "a", 999); }).find("1000 B") != std::string::npos);
     CHECK_FALSE(readFileText("/proc/self/status").empty()); // says that it has no size
     CHECK(test::messageOf([] { (void)readFileText("/proc/self/status", 10); }).find("more than is taken") !=
           std::string::npos);
@@ -137,14 +136,14 @@ TEST_CASE("names inside a day, as a table") {
         {"pulls/", "no file of a pull"},
         {"pulls/a\nb.csv", "control character"},
         {"pulls/" + std::string(251, 'x') + ".csv", "nothing"},
-        {"pulls/" + std::string(252, 'x') + ".csv", "longer than 255 bytes"},
+        {"pulls/" + std::string(252, 'x') + ".csv", "longer than 255 B"},
         {[] {
              std::string deep;
              for (int i = 0; i < 251; ++i)
                  deep += "a/bc";
              return deep;
          }(),
-         "longer than 1000 bytes"},
+         "longer than 1000 B"},
     };
     for (const Row& row : rows) {
         const std::string message = test::messageOf([&] { checkInside(row.name, "day.json"); });

@@ -48,7 +48,7 @@ TEST_CASE("an imported file becomes a pull of its build") {
     CHECK(day.operatorName == "Ada");
     CHECK(day.builds.size() == 2);
     CHECK(day.pulls[0].build == "B");
-    CHECK(day.pulls[0].note == "imported from B_01.txt");
+    CHECK(day.pulls[0].note == "B_01.txt");
     saveDay(day, temporary.path() / "day");
     CHECK(readDay(temporary.path() / "day").pulls[1].raw->find("torque")->values[0] == Approx(60 * 1.3558179));
     import.choices.columns[1] = {}; // no speed any more

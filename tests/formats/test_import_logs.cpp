@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "english.h"
 #include "formats/import_logs.h"
 
 #include "formats/day_store.h"
@@ -13,6 +14,8 @@
 #include <fstream>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 namespace fs = std::filesystem;
 
 namespace {
@@ -115,7 +118,7 @@ TEST_CASE("a log whose file was changed or lost costs its channels, never the pu
     const TestDay changed = readDay(one.folder);
     REQUIRE(changed.pulls[2].raw);
     CHECK_FALSE(changed.pulls[2].raw->find("wastegate_duty"));
-    CHECK(changed.pulls[2].logs[0].problem.find("checksum does not fit") != std::string::npos);
+    CHECK(inEnglish(changed.pulls[2].logs[0].problem).find("checksum does not fit") != std::string::npos);
     CHECK_FALSE(verifyDay(one.folder).good());
     saveDay(changed, one.folder, one.folder); // what lies there stays as it is
     CHECK(readFileText(one.folder / "pulls/p03-ecu-2.csv").ends_with("\n\n"));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/errors/data_error.h"
+#include "english.h"
 #include "formats/day_store.h"
 #include "formats/pull_journal.h"
 #include "support.h"
@@ -13,6 +14,8 @@
 #include <sys/wait.h>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 namespace fs = std::filesystem;
 
 namespace {
@@ -108,7 +111,7 @@ TEST_CASE("a folder that cannot be written is a state with words") {
     CHECK_FALSE(journal.flush());
     test::TemporaryFolder folder;
     CHECK_FALSE(journal.begin(folder.path() / "pulled out", startedPull(), kColumns));
-    CHECK(journal.problem() == "the folder of this day is gone");
+    CHECK(inEnglish(journal.problem()) == "the folder of this day is gone");
     CHECK_FALSE(fs::exists(folder.path() / "pulled out"));
 }
 

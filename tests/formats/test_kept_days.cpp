@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "english.h"
 #include "formats/kept_days.h"
 
 #include "formats/day_store.h"
@@ -14,6 +15,8 @@
 #include <sys/wait.h>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 namespace fs = std::filesystem;
 
 namespace {
@@ -91,7 +94,7 @@ TEST_CASE("edits of a day in a package are kept before its rows are copied") {
     CHECK_FALSE(day.pulls[0].use);
     REQUIRE(day.pulls.size() == original.pulls.size());
     for (size_t i = 0; i < day.pulls.size(); ++i) {
-        INFO(day.pulls[i].id << ": " << day.pulls[i].problem);
+        INFO(day.pulls[i].id << ": " << inEnglish(day.pulls[i].problem));
         REQUIRE(day.pulls[i].raw);
         CHECK(sameRows(*day.pulls[i].raw, *original.pulls[i].raw));
     }
@@ -174,13 +177,13 @@ TEST_CASE("a pull that cannot be read is read as far as it goes") {
         text += std::to_string(0.01 * (i < 25 ? i : i - 25)) + "," + std::to_string(2000 + 10 * i) + ",50\n";
     CHECK(test::messageOf([&] { (void)readPullText(text, "p.csv", 100.0); }).find("runs back") != std::string::npos);
     const RepairedPull anew = repairPullText(text, "p.csv", 100.0);
-    CHECK(anew.done == "the logger's clock ran back once");
+    CHECK(inEnglish(anew.done) == "The logger's clock ran back 1 time");
     CHECK(anew.table.rows() == 40);
     const auto& time = anew.table.find("time")->values;
     CHECK(std::is_sorted(time.begin(), time.end()));
     CHECK(time.back() == Approx(0.39).margin(0.011));
     const RepairedPull torn = repairPullText(text.substr(0, 700) + "\n0.3,oops,\n0.31,2", "p.csv", 100.0);
-    CHECK(torn.done.find("rows could not be read") != std::string::npos);
+    CHECK(inEnglish(torn.done).find("rows could not be read") != std::string::npos);
     CHECK(torn.table.rows() > 20);
     const RepairedPull zeros = repairPullText(text.substr(0, 500) + std::string(4096, '\0'), "p.csv", 100.0);
     CHECK(zeros.table.rows() > 15);

@@ -3,6 +3,7 @@
 
 // Raw files are written once: whatever was undone, killed or saved onto, no pull ever points at another's rows.
 
+#include "english.h"
 #include "formats/day_json.h"
 #include "formats/day_store.h"
 #include "formats/day_verify.h"
@@ -13,6 +14,8 @@
 #include <fstream>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 namespace fs = std::filesystem;
 
 namespace {
@@ -111,7 +114,7 @@ TEST_CASE("a file that was changed behind the day's back is never taken for the 
     SECTION("when it is opened: named, kept and left out; the others go on") {
         const TestDay read = readDay(place);
         CHECK_FALSE(read.pulls[0].raw);
-        CHECK(read.pulls[0].problem.find("checksum does not fit") != std::string::npos);
+        CHECK(inEnglish(read.pulls[0].problem).find("checksum does not fit") != std::string::npos);
         CHECK(read.pulls[1].raw);
         CHECK(linesOf(verifyDay(place)) == std::vector<std::string>{"pulls/p01.csv differs", "pulls/p02.csv fits"});
         CHECK_FALSE(verifyDay(place).good());
@@ -155,7 +158,7 @@ TEST_CASE("a pull file that is a link or no regular file is refused") {
     fs::rename(place / "pulls" / "p01.csv", folder.path() / "elsewhere.csv");
     fs::create_symlink(folder.path() / "elsewhere.csv", place / "pulls" / "p01.csv");
     CHECK(test::messageOf([&] { (void)readDay(place); }).starts_with("pulls/p01.csv: this is a link"));
-    CHECK(readDay(place, BadPulls::Keep).pulls[0].problem.find("this is a link") != std::string::npos);
+    CHECK(inEnglish(readDay(place, BadPulls::Keep).pulls[0].problem).find("this is a link") != std::string::npos);
     CHECK(linesOf(verifyDay(place))[0] == "pulls/p01.csv unreadable");
     CHECK_FALSE(verifyDay(place).good());
 }
@@ -182,7 +185,7 @@ TEST_CASE("when the folder is gone, what is in memory can be saved elsewhere") {
     fs::remove_all(folder.path() / "day"); // the stick is pulled out
     const fs::path target = folder.path() / (GENERATE(0, 1) ? "rescued.zip" : "rescued");
     const SavedDay saved = saveDay(day, target, folder.path() / "day");
-    CHECK(saved.leftBehind == std::vector<std::string>{"attachments/sound.bin"});
+    CHECK(eachInEnglish(saved.leftBehind) == std::vector<std::string>{"attachments/sound.bin"});
     const TestDay read = readDay(target);
     for (size_t i = 0; i < day.pulls.size(); ++i)
         CHECK(sameRows(*read.pulls[i].raw, *day.pulls[i].raw));

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "english.h"
 #include "formats/stream_clock.h"
 
 #include <catch2/catch.hpp>
@@ -8,6 +9,8 @@
 #include <vector>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -251,10 +254,10 @@ TEST_CASE("whatever a clock says, time never runs back and stays finite") {
 }
 
 TEST_CASE("faults in words") {
-    CHECK(faultsText({}) == "");
-    CHECK(faultsText({1, 0, 0, 0}) == "the logger's clock jumped ahead once");
-    CHECK(faultsText({0, 2, 1, 0}) == "the logger's clock ran back twice and stood still once");
-    CHECK(faultsText({1, 3, 0, 7}) ==
-          "the logger's clock jumped ahead once, ran back 3 times and was missing in 7 rows");
+    CHECK(inEnglish(faultsStatement({})) == "");
+    CHECK(inEnglish(faultsStatement({1, 0, 0, 0})) == "The logger's clock jumped ahead 1 time");
+    CHECK(inEnglish(faultsStatement({0, 2, 1, 0})) == "The logger's clock ran back 2 times and stood still 1 time");
+    CHECK(inEnglish(faultsStatement({1, 3, 0, 7})) ==
+          "The logger's clock jumped ahead 1 time, ran back 3 times and was missing in 7 rows");
     CHECK(ClockFaults{3, 2, 1, 1}.since({1, 2, 0, 1}) == ClockFaults{2, 0, 1, 0});
 }

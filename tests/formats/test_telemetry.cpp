@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "english.h"
 #include "formats/telemetry.h"
 
 #include <catch2/catch.hpp>
@@ -7,6 +8,7 @@
 #include <rapidcheck.h>
 
 using namespace hillrun;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -26,7 +28,7 @@ struct Heard {
                 lines.push_back(fmt::format("{}: {}", time, fmt::join(values, " ")));
             },
         .comment = [this](const std::string& text) { lines.push_back("# " + text); },
-        .problem = [this](const std::string& why) { lines.push_back("! " + why); },
+        .problem = [this](const Statement& why) { lines.push_back("! " + inEnglish(why)); },
     }};
     std::string all() const { return fmt::format("{}", fmt::join(lines, "\n")); }
 };

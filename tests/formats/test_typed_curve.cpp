@@ -86,7 +86,7 @@ TEST_CASE("what was typed wrong is named with its row") {
         FAIL();
     } catch (const DataError& error) {
         CHECK(error.place().line == 2);
-        CHECK(error.place().column == "power");
+        CHECK(error.place().column == "#power");
     }
 }
 

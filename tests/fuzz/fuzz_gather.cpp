@@ -9,6 +9,7 @@
 #include "formats/gather/json_lines.h"
 #include "formats/gather/spreadsheet.h"
 #include "formats/pull_file.h"
+#include "words/voice.h"
 
 #include <cstdint>
 #include <cstdlib>
@@ -37,9 +38,9 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
             bytes.erase(0, 8);
         }
         const GatheredFile file = gather(bytes, "any", choices);
-        (void)explained(file);
+        (void)Voice().say(explained(file));
         for (const GatherNote& note : file.notes)
-            (void)noteLine(note);
+            (void)Voice().say(noteStatements(note));
         for (const GatheredPull& pull : file.pulls) {
             const ChannelTable table = tableOf(file, pull, 98.0);
             for (const Column& column : table.columns)

@@ -4,6 +4,7 @@
 // Any bytes as a telemetry stream: never an exception, and the same frames however the bytes were cut up on the way.
 
 #include "formats/telemetry.h"
+#include "words/voice.h"
 
 #include <cstdint>
 #include <cstdlib>
@@ -32,7 +33,8 @@ Counted feed(std::string_view bytes, size_t piece) {
             std::abort();
     };
     sink.comment = [](const std::string&) {};
-    sink.problem = [](const std::string& why) {
+    sink.problem = [](const Statement& statement) {
+        const std::string why = Voice().say(statement);
         if (why.empty())
             std::abort();
     };

@@ -3,6 +3,7 @@
 
 // What the reader of strangers' files says, finds above the header, asks and remembers.
 
+#include "english.h"
 #include "formats/file_io.h"
 #include "formats/gather/column_words.h"
 #include "formats/gather/foreign_bytes.h"
@@ -23,6 +24,8 @@
 #include <set>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 namespace fs = std::filesystem;
 
 namespace {
@@ -126,14 +129,13 @@ TEST_CASE("what is doubtful is said, with its place") {
         CHECK(codesOf(gather(row.text, "v.csv"), true) == row.doubts);
     }
     const GatheredFile file = gather(rows[6].text, "v.csv");
-    CHECK(
-        noteLine(doubtsOf(file.notes).front()) ==
-        "v.csv, line 11, column Lambda: 1 cells are no numbers, first \"lean\"; they count as blank. Look at the line; "
-        "say another separator or decimal sign if it was cut wrongly.");
+    CHECK(inEnglish(noteStatements(doubtsOf(file.notes).front())) ==
+          "v.csv, line 11, column Lambda: 1 cell is no number: \"lean\"; it counts as blank. Look at the line; "
+          "say another separator or decimal sign if it was cut wrongly.");
     for (int code = 0; code < static_cast<int>(GatherCode::Count); ++code) {
         const auto one = static_cast<GatherCode>(code);
         CHECK_FALSE(std::string(gatherCodeName(one)).empty());
-        CHECK(isDoubt(one) == !gatherRemedyText(one).empty()); // what is doubted says what to do
+        CHECK(isDoubt(one) == !inEnglish(gatherRemedy(one)).empty()); // what is doubted says what to do
     }
 }
 
@@ -144,7 +146,7 @@ TEST_CASE("the offer that goes with a disagreement is the pair that explains it"
         "v.csv");
     const GatherNotes doubts = doubtsOf(file.notes);
     REQUIRE(doubts.size() == 1);
-    CHECK(gatherNoteText(doubts.front()).find("N.m and PS would explain it") != std::string::npos);
+    CHECK(inEnglish(gatherStatement(doubts.front())).find("N.m and PS would explain it") != std::string::npos);
 }
 
 TEST_CASE("above the header: when, weather, rate, who") {
@@ -216,7 +218,7 @@ TEST_CASE("what somebody says goes before what was found") {
 TEST_CASE("bytes that are no text are told, and a time in days is taken as it is said") {
     GatheredFile file = gather(sweep("", nothing) + std::string(7, '\0') + "\x1A", "a.csv", {});
     CHECK(codesOf(file, false) == "bytes_left_out");
-    CHECK(noteLine(file.notes[0]).find("8 bytes") != std::string::npos);
+    CHECK(inEnglish(noteStatements(file.notes[0])).find("8 bytes") != std::string::npos);
     CHECK(file.table.rows() == 40);
 
     std::string days = "Time [s],RPM,Torque [N.m]\n"; // the header is wrong
@@ -460,13 +462,14 @@ TEST_CASE("JSON lines and lists of objects are tables") {
 TEST_CASE("what was understood, in words") {
     const GatheredFile file = gather(sweep(",Boost [psi],Status", [](int) { return std::string(",5,ok"); }), "v.csv");
     const std::vector<std::string> wanted{"UTF-8, separated by commas, decimal point; 40 rows; names in line 1",
-                                          "Time is Time in s",
-                                          "RPM is Engine speed in rpm",
-                                          "Torque is Torque in N.m",
-                                          "Boost is Manifold pressure in psi, above the surrounding air",
+                                          "Time is time in s",
+                                          "RPM is engine speed in rpm",
+                                          "Torque is torque in N.m",
+                                          "Boost is manifold pressure in psi and above the surrounding air",
                                           "Status: left out",
-                                          "pull 1: lines 2 to 41, 2000 to 5900 rpm in 3.9 s"};
-    CHECK(explained(file) == wanted);
+                                          "pull 1: lines 2 to 41, 2 000\xE2\x80\x93"
+                                          "5 900 rpm in 3.9 s"};
+    CHECK(eachInEnglish(explained(file)) == wanted);
     CHECK(codesOf(file, false) == "text_column");
     // Nine rows' mean: power of 80.5 N.m at 5 100 rpm, the middle of the last whole nine.
     const auto peak = rawPeak(tableOf(file, file.pulls.front(), 98.0));

@@ -3,6 +3,7 @@
 
 // One known pull in many writings: read right, or doubted aloud, or refused; never wrong in silence.
 
+#include "english.h"
 #include "formats/gather/gather.h"
 #include "variants.h"
 
@@ -11,6 +12,7 @@
 #include <fmt/format.h>
 
 using namespace hillrun;
+using hillrun::test::inEnglish;
 using test::Variant;
 
 namespace {
@@ -81,7 +83,7 @@ Verdict verdictOn(const Variant& variant) {
         if (!doubts.empty())
             out.why += " (" + doubts + ")";
     } catch (const DataError& error) {
-        out = {Outcome::Refused, error.what()};
+        out = {Outcome::Refused, inEnglish(error)};
     }
     return out;
 }

@@ -5,11 +5,14 @@
 
 #include "core/units/units.h"
 #include "core/weather/standards.h"
+#include "english.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
 
 using namespace hillrun;
+using hillrun::test::eachInEnglish;
+using hillrun::test::inEnglish;
 
 namespace {
 
@@ -186,8 +189,9 @@ TEST_CASE("validity: a limit is inside, beyond it is said and the factor still g
     CHECK(valid(Standard::SaeJ1349, 35.0, 90000.0).withinValidity);
     CHECK_FALSE(valid(Standard::SaeJ1349, 35.1, 95000.0).withinValidity);
     CHECK_FALSE(valid(Standard::SaeJ1349, 30.0, 89900.0).withinValidity);
-    CHECK(valid(Standard::SaeJ1349, 30.0, 89900.0).validityNote.find("dry pressure") != std::string::npos);
+    CHECK(inEnglish(valid(Standard::SaeJ1349, 30.0, 89900.0).validityNotes).find("dry pressure") != std::string::npos);
     CHECK_FALSE(valid(Standard::Iso1585, 25.0, 91000.0).withinValidity); // its factor is above 1.07
     CHECK(valid(Standard::Din70020, 45.0, 70000.0).withinValidity);      // no range recalled
-    CHECK(valid(Standard::Uncorrected, 20.0, 30000.0).validityNote.find("hardly possible") != std::string::npos);
+    CHECK(inEnglish(valid(Standard::Uncorrected, 20.0, 30000.0).validityNotes).find("hardly possible") !=
+          std::string::npos);
 }

@@ -73,7 +73,7 @@ TEST_CASE("the stream is telemetry: a head, rows, events and the cell's clock") 
     TelemetryParser parser({.header = [&](const std::vector<Column>& c) { columns = c.size(); },
                             .frame = [&](double, std::span<const double>) { ++frames; },
                             .comment = [&](const std::string& text) { comments.push_back(text); },
-                            .problem = [](const std::string& why) { FAIL(why); }});
+                            .problem = [](const Statement& why) { FAIL(Voice().say(why)); }});
     parser.feed(cell.head());
     CHECK(columns == cell.channels().size());
     CHECK(now(cell, "tyre_temperature") == 0.0); // nothing read yet

@@ -8,6 +8,7 @@
 #include "app/look/scale.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
+#include "words/voice.h"
 
 #include <algorithm>
 #include <cmath>
@@ -375,12 +376,12 @@ void Board::placeLabels() {
                                      xAxis->coordToPixel(word->property("from").toDouble()));
         word->setVisible(metrics.horizontalAdvance(word->text()) + 4 < room);
     }
-    struct Place {
+    struct LabelPlace {
         QCPItemText* item;
         double x;
         double y;
     };
-    std::vector<Place> places;
+    std::vector<LabelPlace> places;
     for (const auto& [item, number] : m_labels) {
         const BoardSeries& series = m_content.series[number];
         for (size_t i = series.y.size(); i-- > 0;) {
@@ -390,9 +391,9 @@ void Board::placeLabels() {
             break;
         }
     }
-    std::stable_sort(places.begin(), places.end(), [](const Place& a, const Place& b) { return a.y < b.y; });
+    std::stable_sort(places.begin(), places.end(), [](const LabelPlace& a, const LabelPlace& b) { return a.y < b.y; });
     std::vector<double> pixels;
-    for (const Place& place : places)
+    for (const LabelPlace& place : places)
         pixels.push_back(place.y);
     spreadLabels(pixels, px(15), axisRect()->top(), axisRect()->bottom());
     for (size_t i = 0; i < places.size(); ++i)

@@ -13,10 +13,10 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-QString numberText(double value, double span) {
+QString valueText(double value, double span) {
     if (std::abs(value) >= 1000.0)
         return qs(rpmText(value));
-    return QString::number(value, 'f', span < 1.0 ? 3 : (span < 10.0 ? 2 : 1));
+    return numberText(value, span < 1.0 ? 3 : (span < 10.0 ? 2 : 1));
 }
 
 QString seriesText(const BoardSeries& series) {
@@ -35,7 +35,7 @@ QString seriesText(const BoardSeries& series) {
     const double spanX = series.x[last] - series.x[first];
     const double spanY = series.y[high] - series.y[low];
     const auto at = [&](size_t i) {
-        return QObject::tr("%1 at %2").arg(numberText(series.y[i], spanY), numberText(series.x[i], spanX));
+        return QObject::tr("%1 at %2").arg(valueText(series.y[i], spanY), valueText(series.x[i], spanX));
     };
     return QObject::tr("%1: begins %2, highest %3, lowest %4, ends %5")
         .arg(series.label, at(first), at(high), at(low), at(last));
@@ -56,9 +56,9 @@ QString boardText(const BoardContent& content, const QString& cursor) {
     for (const BoardShade& shade : content.shades)
         if (!shade.word.isEmpty())
             out << QObject::tr("%1 from %2 to %3")
-                       .arg(shade.word, numberText(shade.from, 1e3), numberText(shade.to, 1e3));
+                       .arg(shade.word, valueText(shade.from, 1e3), valueText(shade.to, 1e3));
     for (const BoardMark& mark : content.marks)
-        out << QObject::tr("%1 at %2").arg(mark.word, numberText(mark.x, 1e3));
+        out << QObject::tr("%1 at %2").arg(mark.word, valueText(mark.x, 1e3));
     if (!cursor.isEmpty())
         out << QObject::tr("cursor: %1").arg(QString(cursor).replace(u'\n', u' '));
     return out.isEmpty() ? QObject::tr("nothing to show") : out.join(u"; "_s);

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/check/channel_content.h"
 
+#include "app/look/language.h"
 #include "app/look/words.h"
 #include "core/channels/channels.h"
 #include "core/compare/judge.h"
@@ -30,7 +31,7 @@ QString unitOf(const std::string& channel, const TestDay& day, const std::string
     const QString unit = column ? qs(column->unit) : QString();
     if (unit == u"1"_s)
         return {};
-    return unit == u"C"_s ? u"\u00B0C"_s : unit;
+    return unit == u"C"_s ? u"°C"_s : unit;
 }
 
 /// "lambda"; of a log laid on the pull "lambda, from ecu-log".
@@ -38,9 +39,9 @@ QString labelOf(const std::string& channel, const TestDay& day, const std::strin
     const Pull* pull = findPull(day, id);
     const auto joined = pull ? joinedColumn(*pull, channel) : std::nullopt;
     if (!joined)
-        return qs(channelLabel(channel));
+        return channelText(channel);
     const LaidLog& log = pull->logs[joined->log];
-    return QObject::tr("%1, from %2").arg(qs(channelLabel(log.rows->columns[joined->column].name)), qs(log.name));
+    return QObject::tr("%1, from %2").arg(channelText(log.rows->columns[joined->column].name), qs(log.name));
 }
 
 /// The channels that steer an engine first, then the other known ones, then the rest by name.
@@ -85,9 +86,11 @@ std::vector<PullColumn> quantitiesOf(const TestDay& day, const std::vector<const
             auto it = std::find_if(out.begin() + static_cast<std::ptrdiff_t>(firstDerived), out.end(),
                                    [&](const PullColumn& q) { return q.name == derived.name; });
             if (it == out.end())
-                it = out.insert(
-                    out.end(),
-                    {derived.name, qs(derived.label), derived.unit == "1" ? QString() : qs(derived.unit), {}, {}});
+                it = out.insert(out.end(), {derived.name,
+                                            channelText(derived.name),
+                                            derived.unit == "1" ? QString() : qs(derived.unit),
+                                            {},
+                                            {}});
             it->values[pull->id] = derived.values;
             if (pull == &chosen)
                 it->note = qs(derived.note);
@@ -105,7 +108,7 @@ int decimalsOf(double value) {
 QString figure(double value) {
     if (!std::isfinite(value))
         return u"\u2013"_s;
-    QString out = QString::number(value, 'f', decimalsOf(value));
+    QString out = numberText(value, decimalsOf(value));
     return out.replace(u'-', u'\u2212');
 }
 
@@ -158,11 +161,12 @@ CursorNumbers numbersAt(const TestDay& day, const DayAnalysis& analysis, const C
     const auto quantities = quantitiesOf(day, pulls, *chosen);
     out.columns << QObject::tr("pull at %1 rpm").arg(qs(rpmText(std::round(rpm / 10.0) * 10.0)))
                 << QObject::tr("power, %1 %2")
-                       .arg(QString::fromUtf8(powerUnitText(view.units.power)), qs(placeText(chosen->curve->place)))
+                       .arg(QString::fromUtf8(powerUnitText(view.units.power)), qs(placePhrase(chosen->curve->place)))
                 << QObject::tr("torque, %1").arg(QString::fromUtf8(torqueUnitText(view.units.torque)))
                 << QObject::tr("from %1, %").arg(qs(chosen->id));
     for (const PullColumn& one : quantities)
-        out.columns << (one.unit.isEmpty() ? one.label.toLower() : u"%1, %2"_s.arg(one.label.toLower(), one.unit));
+        out.columns << (one.unit.isEmpty() ? insideSentence(one.label)
+                                           : u"%1, %2"_s.arg(insideSentence(one.label), one.unit));
     std::rotate(pulls.begin(), pulls.end() - 1, pulls.end()); // the selected one first
     const double own_w = valueAt(*chosen->curve, chosen->curve->power_w, rpm);
     for (const PullResult* pull : pulls) {
@@ -170,9 +174,8 @@ CursorNumbers numbersAt(const TestDay& day, const DayAnalysis& analysis, const C
         const double power_w = valueAt(*pull->curve, pull->curve->power_w, rpm);
         const double torque_nm = valueAt(*pull->curve, pull->curve->torque_nm, rpm);
         row.cells << u"%1  %2"_s.arg(qs(pull->build), qs(pull->id))
-                  << (std::isfinite(power_w) ? QString::number(powerIn(view.units.power, power_w), 'f', 2)
-                                             : figure(power_w))
-                  << (std::isfinite(torque_nm) ? QString::number(torqueIn(view.units.torque, torque_nm), 'f', 2)
+                  << (std::isfinite(power_w) ? numberText(powerIn(view.units.power, power_w), 2) : figure(power_w))
+                  << (std::isfinite(torque_nm) ? numberText(torqueIn(view.units.torque, torque_nm), 2)
                                                : figure(torque_nm))
                   << (pull == chosen ? QString() : percentText(100.0 * (power_w / own_w - 1.0)));
         for (const PullColumn& one : quantities) {
@@ -185,7 +188,7 @@ CursorNumbers numbersAt(const TestDay& day, const DayAnalysis& analysis, const C
 }
 
 QString asTable(const CursorNumbers& numbers) {
-    QStringList lines{QObject::tr("at %1 rpm").arg(numbers.rpm, 0, 'f', 0), numbers.columns.join(u'\t')};
+    QStringList lines{QObject::tr("at %1 rpm").arg(numberText(numbers.rpm, 0)), numbers.columns.join(u'\t')};
     for (const CursorNumbers::Row& row : numbers.rows) {
         QString line = row.cells.join(u'\t');
         line.replace(u'\u2212', u'-').remove(u'\u00A0');

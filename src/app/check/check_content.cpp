@@ -43,17 +43,17 @@ std::vector<BoardShade> trimShades(const PullResult& pull, const Theme& theme) {
     const Sweep& sweep = pull.curve->sweep();
     QColor colour = theme.warning;
     colour.setAlpha(36);
-    auto add = [&](double from, double to, const char* other) {
+    auto add = [&](double from, double to, TrimReason other) {
         if (to - from < 25.0)
             return;
-        QString word = QString::fromUtf8(other);
+        QString word = qs(trimReasonPhrase(other));
         for (const Trim& trim : sweep.trims)
             if (trim.reason == TrimReason::ByHand)
-                word = QString::fromUtf8(trimReasonText(trim.reason));
+                word = qs(trimReasonPhrase(trim.reason));
         out.push_back({from, to, colour, word});
     };
-    add(sweep.whole_rpm.low, sweep.window_rpm.low, trimReasonText(TrimReason::UnsettledStart));
-    add(sweep.window_rpm.high, sweep.whole_rpm.high, trimReasonText(TrimReason::EndOfSweep));
+    add(sweep.whole_rpm.low, sweep.window_rpm.low, TrimReason::UnsettledStart);
+    add(sweep.window_rpm.high, sweep.whole_rpm.high, TrimReason::EndOfSweep);
     return out;
 }
 
@@ -68,7 +68,7 @@ void markEvents(BoardContent& board, const PullResult& pull, const CheckView& vi
         const bool whole = event.range_rpm.high - event.range_rpm.low > 0.9 * (curve.rpm.back() - curve.rpm.front());
         if (whole || !std::isfinite(power_w))
             continue; // about the whole pull: the slip says it
-        const QString word = qs(eventKindInfo(event.kind).title);
+        const QString word = phrase("event_title." + std::string(eventKindInfo(event.kind).name));
         if (std::any_of(said.begin(), said.end(),
                         [&](const auto& other) { return other.second == word && std::abs(other.first - on) < 200.0; }))
             continue;
@@ -164,7 +164,7 @@ std::vector<BoardShade> timeShades(const PullResult& result, const Theme& theme)
     QColor colour = theme.warning;
     colour.setAlpha(36);
     for (const Trim& trim : result.curve->sweep().trims)
-        out.push_back({trim.from_s, trim.to_s, colour, QString::fromUtf8(trimReasonText(trim.reason))});
+        out.push_back({trim.from_s, trim.to_s, colour, qs(trimReasonPhrase(trim.reason))});
     return out;
 }
 
@@ -217,7 +217,7 @@ BoardContent overlayContent(const TestDay& day, const DayAnalysis& analysis, con
     out.xLabels = false; // the deviation below has the same axis
     if (pulls.empty() || !chosen)
         return out;
-    const QString place = chosen->curve ? qs(placeText(chosen->curve->place)) : QString();
+    const QString place = chosen->curve ? qs(placePhrase(chosen->curve->place)) : QString();
     out.title = QObject::tr("%1 %2, %3")
                     .arg(view.quantity == Quantity::Power ? QObject::tr("Power") : QObject::tr("Torque"), place,
                          unitText(view));
@@ -313,7 +313,7 @@ BoardContent pairContent(const TestDay& day, const DayAnalysis& analysis, const 
     const PullResult* other = findResult(analysis, view.beside);
     if (!one || !other || !one->curve || !other->curve)
         return out;
-    const std::string warning = placeWarning(one->curve->place, other->curve->place);
+    const Statement warning = placeWarning(one->curve->place, other->curve->place);
     out.title = QObject::tr("%1 against %2, %").arg(qs(one->id), qs(other->id));
     if (!warning.empty())
         out.title += u" \u00B7 "_s + qs(warning);
@@ -341,7 +341,7 @@ BoardContent torqueInTime(const TestDay& day, const DayAnalysis& analysis, const
                     ? QObject::tr("Torque as recorded, %1").arg(QString::fromUtf8(unit))
                     : QObject::tr("Torque referred to the engine, row by row, %1").arg(QString::fromUtf8(unit));
     if (!pull->raw->find("time")) {
-        out.title = QObject::tr("No rows over time: %1").arg(qs(givenText(*pull)));
+        out.title = QObject::tr("No rows over time: %1").arg(qs(givenPhrase(*pull)));
         return out;
     }
     out.series.push_back(rawInTime(*pull, result->curve->source().torque_nm, torqueIn(view.units.torque, 1.0),
@@ -376,9 +376,9 @@ QString pullHead(const TestDay& day, const DayAnalysis& analysis, const std::str
     if (pull->started.size() >= 16)
         out += u" \u00B7 "_s + qs(pull->started.substr(11, 5));
     if (result->curve && result->curve->weatherKnown)
-        out += QObject::tr(" \u00B7 air factor %1").arg(result->curve->air.factor, 0, 'f', 4);
+        out += QObject::tr(" \u00B7 air factor %1").arg(numberText(result->curve->air.factor, 4));
     if (result->curve)
-        out += QObject::tr(" \u00B7 roughness %1\u00A0%").arg(result->curve->roughness_pct, 0, 'f', 2);
+        out += QObject::tr(" \u00B7 roughness %1\u00A0%").arg(numberText(result->curve->roughness_pct, 2));
     return out;
 }
 

@@ -344,7 +344,7 @@ void CheckPage::refreshCursor() {
     if (m_lower == Lower::Time) {
         const double time_s = rpm ? timeAtSpeed(*pull->curve, *rpm) : std::nan("");
         const auto at = std::isfinite(time_s) ? std::optional(time_s) : std::nullopt;
-        m_torqueTime->setCursor(at, u"%1\u00A0s"_s.arg(time_s, 0, 'f', 2));
+        m_torqueTime->setCursor(at, u"%1\u00A0s"_s.arg(numberText(time_s, 2)));
         m_speedTime->setCursor(at, {});
     }
     if (m_lower == Lower::Numbers)

@@ -86,12 +86,12 @@ void FindingList::addOffers(const Finding& finding, QVBoxLayout* row) {
               tr("Leave that stretch out; Ctrl+Z takes it back"),
               [this, window = *finding.remedy.trimTo] { Q_EMIT trimWanted(window); });
     for (const UnitAnswer& answer : finding.remedy.units)
-        offer(u"offerUnit"_s, tr("Yes: %1").arg(qs(answer.words)),
-              tr("Multiply its torque by %1; the recorded rows stay as they are").arg(answer.factor, 0, 'f', 4),
-              [this, answer] { Q_EMIT unitWanted(answer.factor, qs(answer.words)); });
+        offer(u"offerUnit"_s, tr("Yes: %1").arg(qs(takenFor(answer))),
+              tr("Multiply its torque by %1; the recorded rows stay as they are").arg(numberText(answer.factor, 4)),
+              [this, answer] { Q_EMIT unitWanted(answer.factor, qs(takenFor(answer))); });
     if (finding.remedy.setAside)
         offer(u"offerSetAside"_s, tr("Set aside"), tr("Leave the pull out with this reason"),
-              [this, reason = qs(finding.remedy.reason)] { Q_EMIT setAsideWanted(reason); });
+              [this, reason = phrase("reason." + finding.remedy.reason)] { Q_EMIT setAsideWanted(reason); });
     if (finding.doubt)
         for (const DoubtAnswer& answer : answersTo(*finding.doubt))
             offer(u"offerAnswer"_s, answer.text, answer.tip, [this, answer] { Q_EMIT answerWanted(answer); });

@@ -49,28 +49,28 @@ void addFacts(std::vector<Finding>& out, const TestDay& day, const Pull& pull, c
         if (isWorthSaying(trim))
             out.push_back({SlipWeight::Note,
                            QObject::tr("Trimmed: %1, %2 to %3 s.")
-                               .arg(QString::fromUtf8(trimReasonText(trim.reason)))
-                               .arg(trim.from_s, 0, 'f', 2)
-                               .arg(trim.to_s, 0, 'f', 2),
+                               .arg(qs(trimReasonPhrase(trim.reason)))
+                               .arg(numberText(trim.from_s, 2))
+                               .arg(numberText(trim.to_s, 2)),
                            {},
                            {}});
     if (!curve.steps().empty())
         out.push_back({SlipWeight::Fine, QObject::tr("%1 held speeds.").arg(curve.steps().size()), {}, {}});
-    if (!curve.air.validityNote.empty())
-        out.push_back({SlipWeight::Note, sentence(curve.air.validityNote) + u"."_s, {}, {}});
-    for (const std::string& basis : curve.source().basis)
+    for (const Statement& note : curve.air.validityNotes)
+        out.push_back({SlipWeight::Note, sentence(said(note)) + u"."_s, {}, {}});
+    for (const Statement& basis : curve.source().basis)
         out.push_back({SlipWeight::Fine, qs(basis), {}, {}});
     if (curve.source().ratio && curve.source().drivenScaleKnown)
         out.push_back({SlipWeight::Fine,
                        QObject::tr("Engine over %1 speed %2.")
                            .arg(curve.source().drivenIsRoller ? QObject::tr("roller") : QObject::tr("wheel"))
-                           .arg(*curve.source().ratio, 0, 'f', 3),
+                           .arg(numberText(*curve.source().ratio, 3)),
                        {},
                        {}});
     if (curve.place.estimate)
         out.push_back({SlipWeight::Note,
                        QObject::tr("Power %1: measured at the %2, losses added.")
-                           .arg(qs(placeText(curve.place)),
+                           .arg(qs(placePhrase(curve.place)),
                                 QString::fromUtf8(measuredAtName(pull.measuredAt.value_or(day.cell.measuredAt)))),
                        {},
                        {}});
@@ -114,10 +114,10 @@ QString remarksOf(const PullResult* result) {
     if (result->curve) {
         for (const Event& event : result->events)
             if (!isRemark(event))
-                out << qs(eventKindInfo(event.kind).title);
+                out << phrase("event_title." + std::string(eventKindInfo(event.kind).name));
         for (const Trim& trim : result->curve->sweep().trims)
             if (trim.reason == TrimReason::ByHand) // the program's own trims are events, when they are news
-                out << QString::fromUtf8(trimReasonText(trim.reason));
+                out << qs(trimReasonPhrase(trim.reason));
     }
     out.removeDuplicates();
     return out.join(u"; "_s);

@@ -65,14 +65,14 @@ void BuildCard::show(const TestDay& day, const DayAnalysis* analysis, const std:
     if (!result) {
         m_facts->setText(tr("no pull in use"));
     } else {
-        QString text = tr("%n pull(s)", nullptr, static_cast<int>(result->pullsUsed.size()));
+        QString text = counted("count.pulls", static_cast<qsizetype>(result->pullsUsed.size()));
         text.replace(u"pull(s)"_s, result->pullsUsed.size() == 1 ? tr("pull") : tr("pulls"));
         if (!result->given.empty())
             text = tr("curve only");
         m_facts->setToolTip(qs(result->given));
         if (std::isfinite(result->peakPower_w.value))
             text += tr(" \u00B7 peak %1 %2, %3 rpm")
-                        .arg(powerFigure(result->peakPower_w.value, units), qs(placeText(analysis->place)),
+                        .arg(powerFigure(result->peakPower_w.value, units), qs(placePhrase(analysis->place)),
                              qs(rpmText(std::round(result->peakPower_w.rpm / 10.0) * 10.0)));
         m_facts->setText(text);
     }

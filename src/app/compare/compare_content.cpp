@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/compare_content.h"
 
+#include "app/look/language.h"
 #include "app/look/words.h"
 #include "core/channels/channels.h"
 #include "core/compare/judge.h"
@@ -82,7 +83,7 @@ BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, cons
     BoardContent out;
     out.title =
         QObject::tr("%1 %2, %3 \u00B7 %4")
-            .arg(quantityText(view), qs(placeText(analysis.place)), unitText(view), curveSchoolText(view.school));
+            .arg(quantityText(view), qs(placePhrase(analysis.place)), unitText(view), curveSchoolText(view.school));
     out.xRange = boardRange(analysis, view);
     for (const std::string& id : {view.from, view.to}) {
         const SchoolCurve curve = schoolCurve(analysis, id, view.school);
@@ -105,7 +106,7 @@ BoardContent differenceContent(const DayAnalysis& analysis, const CompareView& v
     out.zeroLine = true;
     out.symmetric = true;
     out.title = QObject::tr("Difference %1 \u2212 %2, %3 %4")
-                    .arg(qs(view.to), qs(view.from), unitText(view), qs(placeText(analysis.place)));
+                    .arg(qs(view.to), qs(view.from), unitText(view), qs(placePhrase(analysis.place)));
     const Comparison* c = analysis.find(view.from, view.to);
     if (!c)
         return out;
@@ -133,7 +134,7 @@ QString cursorText(const DayAnalysis& analysis, const CompareView& view, double 
         const SchoolCurve curve = schoolCurve(analysis, id, view.school);
         const double value = valueAt(curve.rpm, inUnits(curve.power_w, curve.rpm, view), rpm);
         if (std::isfinite(value))
-            text += u"  %1 %2"_s.arg(qs(id)).arg(value, 0, 'f', 1);
+            text += u"  %1 %2"_s.arg(qs(id)).arg(numberText(value, 1));
     }
     const Comparison* c = analysis.find(view.from, view.to);
     if (!c)
@@ -142,7 +143,7 @@ QString cursorText(const DayAnalysis& analysis, const CompareView& view, double 
     const double half = 0.5 * (valueAt(c->rpm, inUnits(c->judgedBand().high, c->rpm, view), rpm) -
                                valueAt(c->rpm, inUnits(c->judgedBand().low, c->rpm, view), rpm));
     if (std::isfinite(delta))
-        text += u"  \u0394 "_s + qs(withInterval(delta, half, unitText(view).toStdString(), true));
+        text += u"  \u0394 "_s + qs(currentVoice().interval(delta, half, unitText(view).toStdString(), true));
     return text;
 }
 
@@ -172,7 +173,7 @@ QStringList peakLines(const Comparison& c, const CompareView& view) {
     out << QObject::tr("Peak torque  %1")
                .arg(torqueDifference(c.peakTorque_nm.delta, half(c.peakTorque_nm), view.units));
     out << QObject::tr("Peak power moves  %1")
-               .arg(qs(withInterval(c.peakPowerShift_rpm.delta, half(c.peakPowerShift_rpm), "rpm", true)));
+               .arg(qs(currentVoice().interval(c.peakPowerShift_rpm.delta, half(c.peakPowerShift_rpm), "rpm", true)));
     if (c.peakPower_w.atEnd)
         out << QObject::tr("Some pull still rises where it ends: raise the end speed by 100 rpm.");
     if (!c.given.empty())
@@ -202,7 +203,8 @@ QString changedText(const Comparison& c) {
         return QObject::tr("No change noted: say in the day what differs.");
     QStringList lines;
     for (const Change& change : c.changed)
-        lines << u"%1: %2 \u2192 %3"_s.arg(qs(change.part).replace(u'_', u' '), qs(change.from), qs(change.to));
+        lines << u"%1: %2 \u2192 %3"_s.arg(qs(change.part).replace(u'_', u' '), qs(valuePhrase(change.from)),
+                                           qs(valuePhrase(change.to)));
     if (c.changed.size() > 1)
         lines.prepend(QObject::tr("%1 changes together; the effect is joint").arg(c.changed.size()));
     return lines.join(u'\n');
@@ -218,12 +220,12 @@ QString likeText(const Comparison& c, bool* differs) {
         if (row.verdict == LikeVerdict::Matched)
             ++matched;
         else if (row.verdict == LikeVerdict::Explained)
-            explained << qs(channelLabel(row.channel)).toLower();
+            explained << insideSentence(channelText(row.channel));
         else if (row.verdict == LikeVerdict::NotRecorded)
-            wrong << QObject::tr("%1 was recorded in one build only").arg(qs(channelLabel(row.channel)));
+            wrong << QObject::tr("%1 was recorded in one build only").arg(channelText(row.channel));
         else
             wrong << QObject::tr("%1 differs by %2 %3 (tolerance %4)")
-                         .arg(qs(channelLabel(row.channel)), QString::number(row.difference, 'g', 3),
+                         .arg(channelText(row.channel), qs(currentVoice().number(significant(row.difference, 3))),
                               row.unit == "1" ? QString() : qs(row.unit), QString::number(row.tolerance));
     }
     if (differs)

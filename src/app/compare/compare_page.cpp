@@ -281,7 +281,8 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     const Theme& t = m_look.theme();
     m_answerMark->setStyleSheet(u"background: %1;"_s.arg(markOf(comparison, t).name()));
     if (comparison)
-        m_answer->setText(unbroken(qs(summary(*comparison, m_selection.units()))));
+        m_answer->setText(
+            unbroken(qs(currentVoice().in(m_selection.units()).say(summary(*comparison, m_selection.units())))));
     else if (!m_document.isOpen())
         m_answer->setText(tr("No day is open."));
     else if (!analysis)
@@ -295,11 +296,12 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     if (analysis)
         for (const DayDoubt& doubt : analysis->doubts)
             cautions << qs(doubt.text).remove(QRegularExpression(u"\\.$"_s));
-    const std::string settle = comparison ? settleText(*comparison, m_selection.units()) : std::string();
+    const std::string settle =
+        comparison ? currentVoice().in(m_selection.units()).say(settleStatement(*comparison)) : std::string();
     m_settle->setText(qs(settle));
     m_settle->setVisible(!settle.empty());
     if (comparison)
-        cautions << qs(basisText(*analysis));
+        cautions << qs(basisPhrase(*analysis));
     if (comparison && comparison->judgedBy == JudgedBy::AllPairs)
         cautions << tr("not one of the planned comparisons: judged by the band over all pairs");
     if (comparison && comparison->judgedBy == JudgedBy::Itself)
@@ -308,9 +310,9 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         cautions << tr("drift of %1 per hour is taken out")
                         .arg(percentText(100.0 * std::expm1(analysis->model->drift.perHour)));
     if (analysis && analysis->model && analysis->model->degreesOfFreedom > 0)
-        cautions << tr("one pull repeats within %1\u00A0%").arg(100.0 * analysis->model->levelSd, 0, 'f', 2);
+        cautions << tr("one pull repeats within %1\u00A0%").arg(numberText(100.0 * analysis->model->levelSd, 2));
     if (analysis)
-        for (const std::string& note : analysis->notes)
+        for (const Statement& note : analysis->notes)
             cautions << qs(note).remove(QRegularExpression(u"\\.$"_s));
     if (!m_document.isOpen())
         cautions << tr("Open a day folder or a package with Ctrl+O, or drop logger files on the window");

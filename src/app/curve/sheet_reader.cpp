@@ -19,7 +19,7 @@ constexpr double kDotsAnInch = 200.0;
 constexpr double kMostPixels = 40e6;
 constexpr double kPointsAnInch = 72.0;
 
-[[noreturn]] void refuse(Problem problem, std::vector<std::string> details, const std::string& name) {
+[[noreturn]] void refuse(Problem problem, std::vector<Argument> details, const std::string& name) {
     throw DataError(problem, std::move(details), {.file = name});
 }
 
@@ -27,20 +27,20 @@ SheetPage readPdf(const QByteArray& bytes, const std::string& name, int page) {
     Poppler::setDebugErrorFunction([](const QString&, const QVariant&) {}, {}); // what is wrong is said in the window
     const auto document = Poppler::Document::loadFromData(bytes);
     if (!document || document->isLocked() || document->numPages() < 1)
-        refuse(Problem::BadPicture, {document && document->isLocked() ? "it wants a password" : "no page is in it"},
-               name);
+        refuse(Problem::BadPicture,
+               {Statement{document && document->isLocked() ? "picture.password" : "picture.no_page"}}, name);
     document->setRenderHint(Poppler::Document::Antialiasing);
     document->setRenderHint(Poppler::Document::TextAntialiasing);
     const int last = document->numPages() - 1;
     const auto sheet = document->page(std::clamp(page, 0, last));
     if (!sheet)
-        refuse(Problem::BadPicture, {"the page cannot be read"}, name);
+        refuse(Problem::BadPicture, {Statement{"picture.unreadable"}}, name);
     const QSizeF inches = sheet->pageSizeF() / kPointsAnInch;
     const double pixels = inches.width() * inches.height() * kDotsAnInch * kDotsAnInch;
     const double dots = pixels > kMostPixels ? kDotsAnInch * std::sqrt(kMostPixels / pixels) : kDotsAnInch;
     const QImage image = sheet->renderToImage(dots, dots);
     if (image.isNull())
-        refuse(Problem::BadPicture, {"the page cannot be drawn"}, name);
+        refuse(Problem::BadPicture, {Statement{"picture.not_drawn"}}, name);
     return {image, last + 1};
 }
 
@@ -64,7 +64,7 @@ SheetPage readSheet(const std::string& bytes, const std::string& name, int page)
     reader.setAutoTransform(true); // a photo held upright
     const QSize size = reader.size();
     if (size.isValid() && double(size.width()) * size.height() > kMostPixels)
-        refuse(Problem::TooLarge, {"a picture of so many pixels", "40 million"}, name);
+        refuse(Problem::TooLarge, {Statement{"size.picture"}, Statement{"size.picture_limit"}}, name);
     const QImage image = reader.read();
     if (image.isNull())
         refuse(Problem::BadPicture, {reader.errorString().toStdString()}, name);

@@ -170,7 +170,7 @@ QLayout* TraceDialog::makeButtons() {
         try {
             showPage(number - 1);
         } catch (const DataError& error) { // the page that is shown stays
-            m_problem->setText(QString::fromUtf8(error.what()));
+            m_problem->setText(errorText(error));
         }
     });
     row->addWidget(page);
@@ -357,8 +357,8 @@ void TraceDialog::readOut(PicturePoint at) {
             continue;
         const SheetPoint here = axes->at(at);
         if (words.isEmpty())
-            words << tr("%1 rpm").arg(here.rpm, 0, 'f', 0);
-        words << (right ? tr("right %1") : tr("left %1")).arg(here.value, 0, 'f', 1);
+            words << tr("%1 rpm").arg(numberText(here.rpm, 0));
+        words << (right ? tr("right %1") : tr("left %1")).arg(numberText(here.value, 1));
     }
     m_readout->setText(words.join(u" \u00B7 "_s));
 }

@@ -3,6 +3,7 @@
 #include "app/curve/trace_view.h"
 
 #include "app/look/scale.h"
+#include "app/look/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -47,11 +48,11 @@ TraceView::TraceView(const Theme& theme, QWidget* parent) : QWidget(parent), m_t
 QString TraceView::spokenText() const {
     QStringList out;
     for (const TraceMark& mark : m_marks)
-        out << tr("mark %1 at %2, %3").arg(mark.label).arg(mark.at.x, 0, 'f', 0).arg(mark.at.y, 0, 'f', 0);
+        out << tr("mark %1 at %2, %3").arg(mark.label).arg(numberText(mark.at.x, 0)).arg(numberText(mark.at.y, 0));
     for (size_t i = 0; i < m_lines.size(); ++i)
         out << tr("line %1: %2 points").arg(i + 1).arg(m_lines[i].points.size());
     if (m_pointer)
-        out << tr("pointer at %1, %2").arg(m_pointer->x, 0, 'f', 0).arg(m_pointer->y, 0, 'f', 0);
+        out << tr("pointer at %1, %2").arg(numberText(m_pointer->x, 0)).arg(numberText(m_pointer->y, 0));
     return out.isEmpty() ? tr("nothing marked yet") : out.join(u"; "_s);
 }
 

@@ -90,7 +90,7 @@ QString traceProblem(const SheetTrace& trace) {
             checkCurve(one.table, one.build);
         }
     } catch (const DataError& error) {
-        return QString::fromUtf8(error.what());
+        return errorText(error);
     }
     return {};
 }
@@ -101,7 +101,7 @@ QString traceDoubts(const SheetTrace& trace) {
         if (!one.powerUnit.empty() && !one.torqueUnit.empty())
             if (const auto doubt = checkSheet(one.table, one.powerUnit, one.torqueUnit))
                 out << QObject::tr("%1: %2").arg(qs(one.build),
-                                                 qs(sheetDoubtText(*doubt, one.powerUnit, one.torqueUnit)));
+                                                 qs(sheetDoubtStatements(*doubt, one.powerUnit, one.torqueUnit)));
     return out.join(u'\n');
 }
 

@@ -227,10 +227,10 @@ void TypedCurveDialog::refresh() {
         const ChannelTable table = readTypedCurve(rows(), powerUnit(), torqueUnit());
         showCurve(table);
         if (const auto found = checkSheet(table, powerUnit(), torqueUnit()))
-            doubt = qs(sheetDoubtText(*found, powerUnit(), torqueUnit()));
+            doubt = qs(sheetDoubtStatements(*found, powerUnit(), torqueUnit()));
     } catch (const DataError& error) {
         const bool begun = error.problem() != Problem::NoTorqueChannel && error.problem() != Problem::TooFewPoints;
-        wrong = begun ? QString::fromUtf8(error.what()) : tr("Type at least two points.");
+        wrong = begun ? errorText(error) : tr("Type at least two points.");
     }
     if (wrong.isEmpty() && m_build->currentText().trimmed().isEmpty())
         wrong = tr("Say which build the curve belongs to.");

@@ -4,6 +4,11 @@
 
 namespace hillrun {
 
+static Statement whyOf(const std::exception& error) {
+    const auto* known = dynamic_cast<const DataError*>(&error);
+    return known ? placedStatement(*known) : Statement{"name", {std::string(error.what())}};
+}
+
 AnalysisWorker::AnalysisWorker(Done done, Progressed progressed)
     : m_done(std::move(done)), m_progressed(std::move(progressed)), m_thread([this] { run(); }) {}
 
@@ -47,7 +52,7 @@ void AnalysisWorker::run() {
         } catch (const std::exception& error) { // settings that do not fit this day; no memory
             auto failed = std::make_shared<DayAnalysis>();
             failed->settings = question.settings;
-            failed->whyNoComparison = error.what();
+            failed->whyNoComparison = whyOf(error);
             result = failed;
         }
         if (result) // else a newer question waits

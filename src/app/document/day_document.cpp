@@ -4,6 +4,7 @@
 
 #include "app/document/analysis_worker.h"
 #include "app/document/keep_worker.h"
+#include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "formats/kept_days.h"
 
@@ -105,9 +106,9 @@ void DayDocument::show(TestDay day, const fs::path& path, const std::string& sta
     else if (m_lock.acquire(dayLockFile(path), kWindowProgram, takeOver))
         setAccess(DayAccess::Writable, {});
     else if (m_lock.other())
-        setAccess(DayAccess::InUse, QString::fromStdString(ownerText(*m_lock.other())));
+        setAccess(DayAccess::InUse, qs(ownerPhrase(*m_lock.other())));
     else
-        setAccess(DayAccess::NotWritable, QString::fromStdString(m_lock.problem()));
+        setAccess(DayAccess::NotWritable, qs(m_lock.problem()));
     m_analysis.reset();
     setState(std::move(day));
 }
@@ -147,9 +148,9 @@ void DayDocument::noteTakenOver() {
     if (m_lock.acquire(file, kWindowProgram)) // its lock was removed by hand: take it anew
         return;
     if (m_lock.other())
-        setAccess(DayAccess::InUse, QString::fromStdString(ownerText(*m_lock.other())));
+        setAccess(DayAccess::InUse, qs(ownerPhrase(*m_lock.other())));
     else
-        setAccess(DayAccess::NotWritable, QString::fromStdString(m_lock.problem()));
+        setAccess(DayAccess::NotWritable, qs(m_lock.problem()));
 }
 
 bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>& change) {
@@ -264,7 +265,7 @@ SavedDay DayDocument::writeTo(const fs::path& target) {
     return saveDay(m_day, target, m_path.empty() ? std::nullopt : std::optional(m_path));
 }
 
-std::vector<std::string> DayDocument::save() {
+std::vector<Statement> DayDocument::save() {
     noteTakenOver();
     std::error_code error;
     if (m_access == DayAccess::InUse)
@@ -283,7 +284,7 @@ std::vector<std::string> DayDocument::save() {
     return saved.leftBehind;
 }
 
-std::vector<std::string> DayDocument::saveAs(const fs::path& target) {
+std::vector<Statement> DayDocument::saveAs(const fs::path& target) {
     std::error_code error;
     if (!m_path.empty() && fs::exists(target, error) && fs::equivalent(target, m_path, error) && mayEdit())
         return save();
@@ -292,8 +293,8 @@ std::vector<std::string> DayDocument::saveAs(const fs::path& target) {
     FileLock lock;
     if (!lock.acquire(dayLockFile(target), kWindowProgram)) {
         if (lock.other())
-            throw DataError(Problem::DayInUse, {ownerText(*lock.other())}, {.file = target.string()});
-        throw DataError(Problem::CannotWrite, {lock.problem()}, {.file = target.string()});
+            throw DataError(Problem::DayInUse, {ownerPhrase(*lock.other())}, {.file = target.string()});
+        throw DataError(Problem::CannotWrite, {Argument(lock.problem())}, {.file = target.string()});
     }
     const SavedDay saved = writeTo(target);
     m_lock = std::move(lock);
@@ -341,7 +342,7 @@ void DayDocument::setAside(const std::vector<std::string>& pulls, const QString&
              for (const std::string& id : pulls) {
                  if (Pull* pull = findPull(day, id)) {
                      pull->use = false;
-                     pull->reason = reason.toStdString();
+                     noteReason(*pull, reason.toStdString(), currentVoice());
                  }
              }
          });
@@ -354,6 +355,7 @@ void DayDocument::takeBack(const std::vector<std::string>& pulls) {
                  if (Pull* pull = findPull(day, id)) {
                      pull->use = true;
                      pull->reason.clear();
+                     pull->reasonCode.clear();
                  }
              }
          });
@@ -370,7 +372,7 @@ void DayDocument::setWindow(const std::string& id, const std::optional<RpmRange>
 
 void DayDocument::setPressure(const std::vector<std::string>& pulls, double pressure_kpa) {
     edit(tr("Take %1 kPa for %2")
-             .arg(pressure_kpa, 0, 'f', 2)
+             .arg(numberText(pressure_kpa, 2))
              .arg(QString::fromStdString(pulls.size() == 1 ? pulls.front() : "pulls")),
          [&](TestDay& day) {
              for (const std::string& id : pulls)

@@ -62,8 +62,8 @@ public:
 
     /// Writes to where the day came from, or to `target`; the day then lives there. Returns what could not be taken
     /// along. Throws DataError (CannotWrite, PlaceGone, DayInUse, DayTakenOver, ChangedOnDisk, AnotherDayThere).
-    std::vector<std::string> save();
-    std::vector<std::string> saveAs(const std::filesystem::path& target);
+    std::vector<Statement> save();
+    std::vector<Statement> saveAs(const std::filesystem::path& target);
 
     // Every edit that is not saved is kept at once (`kept_days.h`), until it is saved or dismissed.
     void dismissEdits(); ///< nobody wants them

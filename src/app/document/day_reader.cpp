@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "app/document/day_reader.h"
+#include "app/look/words.h"
 
 #include <exception>
 
@@ -21,7 +22,7 @@ void DayReader::read(const std::filesystem::path& path, bool takeOver) {
         try {
             day = openDay(path, BadPulls::Keep);
         } catch (const std::exception& error) {
-            problem = QString::fromUtf8(error.what());
+            problem = errorText(error);
         }
         QMetaObject::invokeMethod(
             this,

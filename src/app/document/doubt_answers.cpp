@@ -27,12 +27,12 @@ void takeStationPressure(DayDocument& document, const DayDoubt& doubt, const QSt
 }
 
 QString wordsFor(const std::vector<std::string>& pulls) {
-    return pulls.size() == 1 ? qs(pulls.front()) : QObject::tr("%n pulls", nullptr, static_cast<int>(pulls.size()));
+    return pulls.size() == 1 ? qs(pulls.front()) : counted("count.pulls", static_cast<qsizetype>(pulls.size()));
 }
 
 DoubtAnswer pressureAnswer(const DayDoubt& doubt) {
     const QString pulls = wordsFor(doubt.pulls);
-    const QString kpa = QString::number(*doubt.pressure_kpa, 'f', 2);
+    const QString kpa = numberText(*doubt.pressure_kpa, 2);
     if (doubt.kind != DoubtKind::SeaLevel)
         return {QObject::tr("Take %1 kPa for %2").arg(kpa, pulls),
                 QObject::tr("The mean of the pulls before and after it"),
@@ -51,9 +51,10 @@ std::vector<DoubtAnswer> answersTo(const DayDoubt& doubt) {
     if (doubt.pressure_kpa)
         out.push_back(pressureAnswer(doubt));
     if (!doubt.setAside.empty())
-        out.push_back({QObject::tr("Set %1 aside").arg(wordsFor(doubt.setAside)),
-                       QObject::tr("Leave it out of the sums with this reason; Ctrl+Z takes it back"),
-                       [doubt](DayDocument& document) { document.setAside(doubt.setAside, qs(doubt.reason)); }});
+        out.push_back(
+            {QObject::tr("Set %1 aside").arg(wordsFor(doubt.setAside)),
+             QObject::tr("Leave it out of the sums with this reason; Ctrl+Z takes it back"),
+             [doubt](DayDocument& document) { document.setAside(doubt.setAside, phrase("reason." + doubt.reason)); }});
     return out;
 }
 

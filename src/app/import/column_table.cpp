@@ -56,7 +56,7 @@ QComboBox* meaningBox(const GatheredColumn& column, QWidget* parent) {
     box->addItem(ColumnTable::tr("(left out)"), QString());
     box->addItem(ColumnTable::tr("its own name"), qs(column.header));
     for (const ChannelInfo& info : standardChannels())
-        box->addItem(QString::fromUtf8(info.label), QString::fromUtf8(info.name));
+        box->addItem(channelText(info.name), QString::fromUtf8(info.name));
     for (const std::string_view role :
          {role::kDate, role::kRun, role::kSample, role::kAirTemperature, role::kAirPressure, role::kHumidity})
         box->addItem(meaningOf(role), QString::fromUtf8(role.data(), static_cast<qsizetype>(role.size())));

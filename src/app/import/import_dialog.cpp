@@ -161,7 +161,7 @@ QLayout* ImportDialog::makeWeatherRow() {
     row->setContentsMargins(0, 0, 0, 0);
     m_weatherKnown = new QCheckBox(tr("Weather of these pulls:"), this);
     m_weatherKnown->setObjectName(u"weatherKnown"_s);
-    m_temperature = new NumberField(u"importTemperature"_s, tr("air temperature"), -40.0, 60.0, 1, u"\u00B0C"_s, this);
+    m_temperature = new NumberField(u"importTemperature"_s, tr("air temperature"), -40.0, 60.0, 1, u"°C"_s, this);
     m_pressure = new NumberField(u"importPressure"_s, tr("air pressure"), 50.0, 115.0, 2, u"kPa"_s, this);
     m_humidity = new NumberField(u"importHumidity"_s, tr("humidity"), 0.0, 100.0, 0, u"%"_s, this);
     const auto found =
@@ -252,13 +252,12 @@ void ImportDialog::fillPulls() {
     const auto pulls = static_cast<qsizetype>(pullRows(m_files).size());
     m_title->setText(
         unread > 0 ? tr("%1 cannot be read yet. Say at the left how it is written, or what its columns mean.")
-                         .arg(counted(unread, tr("file"), tr("files")))
+                         .arg(counted("count.files", unread))
                    : tr("%1 in %2. Check what was understood.")
-                         .arg(std::all_of(m_files.begin(), m_files.end(), isLog) ? counted(pulls, tr("log"), tr("logs"))
-                              : std::all_of(m_files.begin(), m_files.end(), isCurve)
-                                  ? counted(pulls, tr("curve"), tr("curves"))
-                                  : counted(pulls, tr("pull"), tr("pulls")),
-                              counted(static_cast<qsizetype>(m_files.size()), tr("file"), tr("files"))));
+                         .arg(std::all_of(m_files.begin(), m_files.end(), isLog)     ? counted("count.logs", pulls)
+                              : std::all_of(m_files.begin(), m_files.end(), isCurve) ? counted("count.curves", pulls)
+                                                                                     : counted("count.pulls", pulls),
+                              counted("count.files", static_cast<qsizetype>(m_files.size()))));
 }
 
 void ImportDialog::showPull(size_t file, size_t pull) {
@@ -313,7 +312,7 @@ void ImportDialog::showDoubts() {
         for (const GatherNote& note : doubtsOf(current().gathered->notes)) {
             GatherNote placed = note;
             placed.place.file.clear();
-            lines << u"\u2022 "_s + qs(noteLine(placed));
+            lines << u"\u2022 "_s + qs(noteStatements(placed));
         }
         if (!current().mapping.empty())
             lines << tr("Read with the mapping \u201C%1\u201D.").arg(qs(current().mapping));
@@ -384,7 +383,7 @@ void ImportDialog::applyMapping(const QString& name) {
         }
         readThese(all);
     } catch (const DataError& error) {
-        m_problem->setText(QString::fromUtf8(error.what()));
+        m_problem->setText(errorText(error));
         m_problem->show();
     }
 }
@@ -405,7 +404,7 @@ void ImportDialog::rememberMapping() {
             m_mappings->addItem(m_mappingName->text());
         m_remember->setText(tr("Kept"));
     } catch (const DataError& error) {
-        m_problem->setText(QString::fromUtf8(error.what()));
+        m_problem->setText(errorText(error));
         m_problem->show();
     }
 }
@@ -428,7 +427,7 @@ QString ImportDialog::problem() const {
     size_t used = 0;
     for (const ImportFile& file : m_files) {
         if (file.problem)
-            return QString::fromUtf8(file.problem->what());
+            return errorText(*file.problem);
         if (std::any_of(file.builds.begin(), file.builds.end(), [](const std::string& b) { return b.empty(); }))
             return tr("Say which build %1 belongs to.").arg(shortName(file));
         if (isLog(file)) {
@@ -436,7 +435,7 @@ QString ImportDialog::problem() const {
             try {
                 (void)logTableOf(*file.gathered, ambient_kpa(file));
             } catch (const DataError& error) {
-                return QString::fromUtf8(error.what());
+                return errorText(error);
             }
             continue;
         }
@@ -445,7 +444,7 @@ QString ImportDialog::problem() const {
             try {
                 (void)curveTableOf(*file.gathered, ambient_kpa(file));
             } catch (const DataError& error) {
-                return QString::fromUtf8(error.what());
+                return errorText(error);
             }
             continue;
         }
@@ -457,7 +456,7 @@ QString ImportDialog::problem() const {
             try {
                 (void)tableOf(*file.gathered, pull, ambient_kpa(file));
             } catch (const DataError& error) {
-                return QString::fromUtf8(error.what());
+                return errorText(error);
             }
         }
     }

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/import_reader.h"
 
+#include "app/look/words.h"
 #include "core/errors/data_error.h"
 
 #include <utility>
@@ -53,7 +54,7 @@ ReadFiles readForImport(const std::vector<std::filesystem::path>& paths, const T
             for (ImportFile& file : openForImport(path, day, nullptr, watch))
                 out.files.push_back(std::move(file));
         } catch (const DataError& error) {
-            out.problems << QString::fromUtf8(error.what());
+            out.problems << errorText(error);
         } catch (const std::bad_alloc&) {
             out.problems << ImportReader::tr("%1 needs more memory than there is.")
                                 .arg(QString::fromStdString(path.filename().string()));

@@ -27,16 +27,17 @@ constexpr double kDriftWorthSaying = 5e-5;
 constexpr int kVerdict_px = 66; ///< room for three lines
 
 QString signedText(double value, int decimals) {
-    return (value < 0.0 ? u"\u2212"_s : u"+"_s) + QString::number(std::abs(value), 'f', decimals);
+    return (value < 0.0 ? u"\u2212"_s : u"+"_s) + numberText(std::abs(value), decimals);
 }
 
 /// Why not, short enough for a cell; the whole sentence stands below the picture.
 QString whyNotText(const DataError& why) {
     switch (why.problem()) {
     case Problem::LogDiffers:
-        return LayLogDialog::tr("not of this pull: speeds differ %1").arg(qs(why.details().front()));
+    case Problem::LogDiffersWidely:
+        return LayLogDialog::tr("not of this pull");
     case Problem::LogOfAnother:
-        return LayLogDialog::tr("fits %1 better").arg(qs(why.details().front()));
+        return LayLogDialog::tr("fits %1 better").arg(qs(std::get<std::string>(why.details().front())));
     case Problem::LogTooShort:
         return LayLogDialog::tr("too short");
     case Problem::LogSteady:
@@ -44,7 +45,7 @@ QString whyNotText(const DataError& why) {
     case Problem::LogAmbiguous:
         return LayLogDialog::tr("fits in two places");
     default:
-        return qs(problemText(why.problem(), why.details()));
+        return qs(problemStatement(why));
     }
 }
 
@@ -58,7 +59,7 @@ QString howItLies(const LogOnPull& one, bool byHand) {
     if (!one.alike.empty())
         return one.alike.size() == 1 ? LayLogDialog::tr("%1, but %2 fits alike").arg(lag, qs(one.alike.front()))
                                      : LayLogDialog::tr("%1, but others fit alike").arg(lag);
-    return LayLogDialog::tr("%1, apart by %2 rpm").arg(lag).arg(one.fit->misfit_rpm, 0, 'f', 0);
+    return LayLogDialog::tr("%1, apart by %2 rpm").arg(lag).arg(numberText(one.fit->misfit_rpm, 0));
 }
 
 } // namespace
@@ -181,7 +182,7 @@ void LayLogDialog::finishTrying() {
             m_current = i;
         fillRow(static_cast<int>(i));
     }
-    const QString count = counted(static_cast<qsizetype>(certain > 0 ? certain : fits), tr("pull"), tr("pulls"));
+    const QString count = counted("count.pulls", static_cast<qsizetype>(certain > 0 ? certain : fits));
     if (certain > 0)
         m_title->setText(tr("%1 fits %2. Its channels are added there.").arg(qs(m_name), count));
     else if (fits > 0)
@@ -227,7 +228,7 @@ QString LayLogDialog::channelsText() const {
     log.rows = m_rows;
     QStringList out;
     for (const JoinedColumn& joined : joinedColumns(*ownRows(pull), {log}))
-        out << qs(channelLabel(m_rows->columns[joined.column].name));
+        out << channelText(m_rows->columns[joined.column].name);
     return out.join(u", "_s);
 }
 
@@ -242,14 +243,14 @@ void LayLogDialog::showCurrent() {
     m_lag->setEnabled(own != nullptr);
     m_findAgain->setEnabled(now.byHand);
     if (!fit) {
-        m_verdict->setText(qs(now.tried.whyNot->what()));
+        m_verdict->setText(errorText(*now.tried.whyNot));
         setWarning(m_verdict, true);
         return;
     }
     QString text = tr("%1 s together; the speeds are apart by %2 rpm where %3 would be usual.")
-                       .arg(fit->overlap_s, 0, 'f', 1)
-                       .arg(fit->misfit_rpm, 0, 'f', 1)
-                       .arg(fit->expected_rpm, 0, 'f', 1);
+                       .arg(numberText(fit->overlap_s, 1))
+                       .arg(numberText(fit->misfit_rpm, 1))
+                       .arg(numberText(fit->expected_rpm, 1));
     if (std::abs(fit->clock.drift) >= kDriftWorthSaying)
         text += u' ' + tr("The log's clock runs %1 % against the pull's.").arg(signedText(100.0 * fit->clock.drift, 2));
     text += u' ' + tr("Adds %1.").arg(channelsText());

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/log_picture.h"
+#include "app/look/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -47,7 +48,7 @@ double stepFor(double range, double steps) {
 LogPicture::LogPicture(QWidget* parent) : QWidget(parent) { setToolTip(tr("Drag to move the log along the pull")); }
 
 QString LogPicture::spokenText() const {
-    return m_clock ? tr("the log lies %1 s later than the pull").arg(m_clock->lag_s, 0, 'f', 2)
+    return m_clock ? tr("the log lies %1 s later than the pull").arg(numberText(m_clock->lag_s, 2))
                    : tr("the pull alone, no log on it yet");
 }
 
@@ -85,12 +86,12 @@ void LogPicture::drawAxes(QPainter& painter) const {
         painter.setPen(m_theme.rule);
         painter.drawLine(QPointF(kLeft_px, y), QPointF(width() - kRight_px, y));
         painter.setPen(m_theme.quietInk);
-        painter.drawText(QRectF(0, y - 8, kLeft_px - 6, 16), Qt::AlignRight | Qt::AlignVCenter,
-                         QString::number(rpm, 'f', 0));
+        painter.drawText(QRectF(0, y - 8, kLeft_px - 6, 16), Qt::AlignRight | Qt::AlignVCenter, numberText(rpm, 0));
     }
     const double seconds = stepFor(m_to_s - m_from_s, 8.0);
     for (double t = std::ceil(m_from_s / seconds) * seconds; t <= m_to_s; t += seconds)
-        painter.drawText(QRectF(xOf(t) - 30, floor + 4, 60, 16), Qt::AlignCenter, QString::number(t, 'g', 4));
+        painter.drawText(QRectF(xOf(t) - 30, floor + 4, 60, 16), Qt::AlignCenter,
+                         qs(currentVoice().number(significant(t, 4))));
     painter.drawText(QRectF(0, floor + 4, kLeft_px - 16, 16), Qt::AlignRight | Qt::AlignVCenter, tr("s"));
     painter.drawText(QRectF(0, 6, kLeft_px - 6, 16), Qt::AlignRight | Qt::AlignVCenter, tr("rpm"));
 }

@@ -31,7 +31,7 @@ PullPicture::PullPicture(QWidget* parent) : QWidget(parent) {
 
 /// "2 pulls; pull 1: rows 12 to 480, used, chosen; pull 2: ..."
 QString PullPicture::spokenText() const {
-    QStringList out{counted(static_cast<qsizetype>(m_spans.size()), tr("pull"), tr("pulls"))};
+    QStringList out{counted("count.pulls", static_cast<qsizetype>(m_spans.size()))};
     for (size_t i = 0; i < m_spans.size(); ++i)
         out << tr("pull %1: rows %2 to %3%4%5")
                    .arg(i + 1)

@@ -30,7 +30,7 @@ QString logText(const ImportFile& file) {
     const std::vector<double>& time = file.gathered->axes[rows.axis];
     return PullTable::tr("%1 rows, %2 s, to lie beside pulls")
         .arg(rows.rows.rows())
-        .arg(time[rows.rows.last] - time[rows.rows.first], 0, 'f', 1);
+        .arg(numberText(time[rows.rows.last] - time[rows.rows.first], 1));
 }
 
 /// "2 010–6 990 rpm · 8.1 s · 71.9 kW", uncorrected
@@ -39,10 +39,10 @@ QString whatItIs(const ImportFile& file, const GatheredPull& pull) {
         return PullTable::tr("a curve of %1 points").arg(pull.rows.rows());
     if (!(pull.sweep_rpm.high > 0.0))
         return PullTable::tr("%1 rows, roller speed only").arg(pull.rows.rows());
-    QString out = PullTable::tr("%1 rpm \u00B7 %2 s").arg(rangeText(pull.sweep_rpm)).arg(pull.sweep_s, 0, 'f', 1);
+    QString out = PullTable::tr("%1 rpm \u00B7 %2 s").arg(rangeText(pull.sweep_rpm)).arg(numberText(pull.sweep_s, 1));
     try {
         if (const auto peak = rawPeak(tableOf(*file.gathered, pull, ambient_kpa(file))))
-            out += PullTable::tr(" \u00B7 %1 kW").arg(peak->power_kw, 0, 'f', 1);
+            out += PullTable::tr(" \u00B7 %1 kW").arg(numberText(peak->power_kw, 1));
     } catch (const DataError&) { // the window says it
     }
     return out;

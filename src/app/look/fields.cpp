@@ -5,6 +5,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/typed_number.h"
+#include "app/look/words.h"
 
 #include <algorithm>
 #include <QKeyEvent>
@@ -48,7 +49,7 @@ void NumberField::setUnit(const QString& unit) {
 QString NumberField::textOf(std::optional<double> value) const {
     if (!value)
         return u"\u2013"_s;
-    const QString digits = QString::number(*value, 'f', m_decimals);
+    const QString digits = numberText(*value, m_decimals);
     return m_unit.isEmpty() ? digits : digits + u'\u00A0' + m_unit;
 }
 
@@ -83,9 +84,10 @@ void NumberField::setReadable(bool readable) {
     if (readable == m_readable)
         return;
     m_readable = readable;
-    const QString why = readable ? QString()
-                                 : tr("not taken: a number from %1 to %2 is wanted here")
-                                       .arg(QString::number(m_low, 'f', m_decimals), textOf(m_high));
+    const QString why =
+        readable
+            ? QString()
+            : tr("not taken: a number from %1 to %2 is wanted here").arg(numberText(m_low, m_decimals), textOf(m_high));
     setWrong(this, why);
     setToolTip(readable ? m_label : m_label + u": "_s + why);
 }

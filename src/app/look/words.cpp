@@ -16,28 +16,26 @@ const QString kDash = u"\u2013"_s;
 const QString kGap = u"\u00A0"_s;
 } // namespace
 
+QString numberText(double value, int digits) { return qs(currentVoice().number(decimals(value, digits))); }
+
 QString powerDifference(double delta_w, double half_w, const DisplayUnits& units) {
-    return qs(
-        withInterval(powerIn(units.power, delta_w), powerIn(units.power, half_w), powerUnitText(units.power), true));
+    return qs(currentVoice().in(units).power({delta_w, half_w, true}));
 }
 
 QString torqueDifference(double delta_nm, double half_nm, const DisplayUnits& units) {
-    return qs(withInterval(torqueIn(units.torque, delta_nm), torqueIn(units.torque, half_nm),
-                           torqueUnitText(units.torque), true));
+    return qs(currentVoice().in(units).torque({delta_nm, half_nm, true}));
 }
 
 QString powerFigure(double power_w, const DisplayUnits& units) {
     if (!std::isfinite(power_w))
         return kDash;
-    return QString::number(powerIn(units.power, power_w), 'f', 1) + kGap +
-           QString::fromUtf8(powerUnitText(units.power));
+    return numberText(powerIn(units.power, power_w), 1) + kGap + QString::fromUtf8(powerUnitText(units.power));
 }
 
 QString torqueFigure(double torque_nm, const DisplayUnits& units) {
     if (!std::isfinite(torque_nm))
         return kDash;
-    return QString::number(torqueIn(units.torque, torque_nm), 'f', 1) + kGap +
-           QString::fromUtf8(torqueUnitText(units.torque));
+    return numberText(torqueIn(units.torque, torque_nm), 1) + kGap + QString::fromUtf8(torqueUnitText(units.torque));
 }
 
 QString rangeText(const RpmRange& range) {
@@ -50,7 +48,7 @@ QString unbroken(QString text) {
 }
 
 QString flagText(const PullFlag& flag) {
-    const QString size = QString::number(100.0 * flag.size, 'f', 1) + kGap + u"%"_s;
+    const QString size = numberText(100.0 * flag.size, 1) + kGap + u"%"_s;
     const QString place = qs(rpmText(flag.rpm)) + kGap + u"rpm"_s;
     switch (flag.kind) {
     case FlagKind::Rough:
@@ -65,14 +63,12 @@ QString flagText(const PullFlag& flag) {
     return {};
 }
 
-QString counted(qsizetype count, const QString& one, const QString& many) {
-    return u"%1 %2"_s.arg(count).arg(count == 1 ? one : many);
-}
+QString counted(const char* id, qsizetype count) { return qs(Statement{id, {Count{static_cast<long>(count)}}}); }
 
 QString percentText(double percent, int decimals) {
     if (!std::isfinite(percent))
         return kDash;
-    QString text = QString::number(std::abs(percent), 'f', decimals) + kGap + u"%"_s;
+    QString text = numberText(std::abs(percent), decimals) + kGap + u"%"_s;
     const bool zero = QString::number(std::abs(percent), 'f', decimals).toDouble() == 0.0;
     return zero ? text : (percent < 0 ? u"\u2212"_s : u"+"_s) + text;
 }

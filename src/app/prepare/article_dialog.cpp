@@ -220,7 +220,7 @@ QWidget* ArticleDialog::makeAir() {
     form->setVerticalSpacing(px(4));
     QStringList schools;
     for (int i = 0; i < 4; ++i)
-        schools << QString::fromUtf8(boostSchoolTitle(static_cast<BoostSchool>(i)));
+        schools << qs(boostSchoolPhrase(static_cast<BoostSchool>(i)));
     form->addRow(tr("Boosted: air factor"), m_school = choice(u"boostSchool"_s, tr("Boosted engines"), schools));
     m_boostHeld = new QCheckBox(tr("Boost is held absolute"), this);
     m_boostHeld->setObjectName(u"boostHeld"_s);

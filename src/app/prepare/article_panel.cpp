@@ -20,7 +20,7 @@ namespace hillrun {
 namespace {
 
 QString known(const std::optional<double>& value, const QString& pattern) {
-    return value ? pattern.arg(QString::number(*value, 'g', 6)) : QString();
+    return value ? pattern.arg(qs(currentVoice().number(significant(*value, 6)))) : QString();
 }
 
 QString joined(QStringList parts) {
@@ -51,10 +51,10 @@ QString articleWords(const TestDay& day) {
     const Fuel& f = day.article.fuel;
     QStringList gears;
     for (const double ratio : v.gears)
-        gears << QString::number(ratio);
+        gears << qs(currentVoice().number(significant(ratio, 6)));
     const QStringList lines{
         joined({known(e.displacement_cc, QObject::tr("%1 cc")),
-                e.cylinders ? counted(*e.cylinders, QObject::tr("cylinder"), QObject::tr("cylinders")) : QString(),
+                e.cylinders ? counted("count.cylinders", *e.cylinders) : QString(),
                 aspirationTitles()[static_cast<int>(e.aspiration)],
                 known(day.article.statedPower_kw, QObject::tr("stated %1 kW"))}),
         joined({fuelTitles()[static_cast<int>(f.kind)], qs(f.name), known(f.octane, QObject::tr("octane %1")),
@@ -143,7 +143,7 @@ void ArticlePanel::fillCards() {
                 const Article article = m_cards.read(name);
                 m_document.edit(tr("Take the article from its card"), [&](TestDay& day) { day.article = article; });
             } catch (const DataError& error) {
-                m_dialogs.showError(this, tr("This card could not be read"), QString::fromUtf8(error.what()));
+                m_dialogs.showError(this, tr("This card could not be read"), errorText(error));
             }
         });
     if (!m_menu->isEmpty())
@@ -155,7 +155,7 @@ void ArticlePanel::fillCards() {
         try {
             m_cards.keep(m_document.day().article);
         } catch (const DataError& error) {
-            m_dialogs.showError(this, tr("The card could not be kept"), QString::fromUtf8(error.what()));
+            m_dialogs.showError(this, tr("The card could not be kept"), errorText(error));
         }
     });
 }

@@ -195,7 +195,7 @@ QVariant BuildModel::headerData(int section, Qt::Orientation orientation, int ro
         if (section < 0 || section >= static_cast<int>(day.builds.size()))
             return {};
         const Build& build = day.builds[static_cast<size_t>(section)];
-        return u"%1 \u00B7 %2"_s.arg(qs(build.id), qs(changesText(day, build)));
+        return u"%1 \u00B7 %2"_s.arg(qs(build.id), qs(changesPhrase(day, build)));
     }
     if (section < 0 || section >= static_cast<int>(m_rows.size()))
         return {};
@@ -206,7 +206,7 @@ QVariant BuildModel::headerData(int section, Qt::Orientation orientation, int ro
     case Row::Part:
     case Row::Setting: {
         const QString name = QString(qs(row.name)).replace(u'_', u' ');
-        const QString acts = qs(partRoleTitle(roleOf(day, row.name)));
+        const QString acts = phrase("role_title." + std::string(partRoleName(roleOf(day, row.name))));
         return name == acts ? name : u"%1 \u00B7 %2"_s.arg(name, acts);
     }
     case Row::Cost:
@@ -293,12 +293,13 @@ void BuildModel::setRole(int row, PartRole role) {
     if (!mayRemoveRow(row))
         return;
     const std::string name = nameOf(row);
-    m_document.edit(tr("Say that %1 is %2").arg(qs(name), qs(partRoleTitle(role))), [&](TestDay& day) {
-        if (role == guessedRole(name))
-            day.partRoles.erase(name);
-        else
-            day.partRoles[name] = role;
-    });
+    m_document.edit(tr("Say that %1 is %2").arg(qs(name), phrase("role_title." + std::string(partRoleName(role)))),
+                    [&](TestDay& day) {
+                        if (role == guessedRole(name))
+                            day.partRoles.erase(name);
+                        else
+                            day.partRoles[name] = role;
+                    });
 }
 
 bool BuildModel::mayRemoveRow(int row) const {

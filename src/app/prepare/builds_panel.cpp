@@ -68,7 +68,7 @@ BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QW
     m_role->setToolTip(tr("What the selected part or setting acts on. Guessed from its name; it tells which other "
                           "differences it explains: jets the mixture, boost the pressures."));
     for (const PartRole role : partRoles())
-        m_role->addItem(qs(partRoleTitle(role)));
+        m_role->addItem(phrase("role_title." + std::string(partRoleName(role))));
     m_role->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_role->setMinimumContentsLength(7);
     panel.head->addWidget(m_role);
@@ -136,7 +136,7 @@ void BuildsPanel::editAgain(const QModelIndex& index, const QString& text) {
 
 void BuildsPanel::addRow(bool part) {
     const auto name = m_dialogs.askText(this, part ? tr("Add a part") : tr("Add a setting"),
-                                        part ? tr("Name of the part, such as \u201Ccollector\u201D")
+                                        part ? tr("Name of the part, such as “collector\u201D")
                                              : tr("Name of the setting, such as \u201Cignition map\u201D"),
                                         {});
     if (name)

@@ -46,6 +46,20 @@ private:
     QLabel* m_label;
 };
 
+/// A wrapped label asks for two lines only; this one is never shown without its last.
+class KeepsEveryLine : public QObject {
+public:
+    explicit KeepsEveryLine(QLabel* label) : QObject(label), m_label(label) { label->installEventFilter(this); }
+    bool eventFilter(QObject* /*watched*/, QEvent* event) override {
+        if (event->type() == QEvent::Resize)
+            m_label->setMinimumHeight(m_label->heightForWidth(m_label->width()));
+        return false;
+    }
+
+private:
+    QLabel* m_label;
+};
+
 } // namespace
 
 CautionsPanel::CautionsPanel(DayDocument& document, Dialogs& dialogs, QWidget* parent)
@@ -59,14 +73,15 @@ CautionsPanel::CautionsPanel(DayDocument& document, Dialogs& dialogs, QWidget* p
     m_state->setProperty("quiet", true);
     panel.head->addWidget(m_state);
     auto* preface = quietLabel(u"cautionPreface"_s, panel.frame);
-    preface->setText(QString::fromUtf8(cautionsPreface()));
+    preface->setText(phrase("cautions.preface"));
     preface->setProperty("small", true);
+    new KeepsEveryLine(preface);
     panel.column->addWidget(preface);
     auto* area = new QScrollArea(panel.frame);
     area->setWidgetResizable(true);
     area->setFrameShape(QFrame::NoFrame);
     area->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored); // takes what is left over
-    area->setMinimumHeight(px(120));
+    area->setMinimumHeight(px(100));
     area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     auto* inside = new QWidget(area);
     inside->setObjectName(u"cautionList"_s);
@@ -117,7 +132,7 @@ void CautionsPanel::refresh() {
         while (QLayoutItem* item = m_list->takeAt(0))
             delete item;
         for (const Caution& caution : list) {
-            auto* box = new WrappingBox(QString::fromUtf8(caution.text), m_list->parentWidget());
+            auto* box = new WrappingBox(phrase("caution." + std::string(caution.id)), m_list->parentWidget());
             box->setObjectName(u"caution_"_s + QLatin1StringView(caution.id));
             const std::string id = caution.id;
             connect(box, &QCheckBox::clicked, this, [this, id](bool on) { tick(id, on); });

@@ -18,6 +18,8 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
+QString titleOf(const DesignInfo& info) { return phrase("design_title." + std::string(info.name)); }
+
 constexpr double kMattersToStart_pct = 1.0;
 
 std::vector<std::string> idsOf(const TestDay& day) {
@@ -77,8 +79,8 @@ QWidget* OrderPanel::makeOrder(Look& look) {
     m_design->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     m_design->setMinimumContentsLength(12);
     for (const DesignInfo& info : designs()) {
-        m_design->addItem(QString::fromUtf8(info.title));
-        m_design->setItemData(m_design->count() - 1, QString::fromUtf8(info.about), Qt::ToolTipRole);
+        m_design->addItem(titleOf(info));
+        m_design->setItemData(m_design->count() - 1, phrase("design." + std::string(info.name)), Qt::ToolTipRole);
     }
     m_design->addItem(tr("by hand"));
     m_pullsPerSet = new QSpinBox(panel.frame);
@@ -180,7 +182,7 @@ void OrderPanel::chooseDesign(int index) {
         if (!sweep || sweep->values.size() < 2)
             return refresh();
     }
-    m_document.edit(tr("Plan %1").arg(QString::fromUtf8(info.title)), [&](TestDay& day) {
+    m_document.edit(tr("Plan %1").arg(titleOf(info)), [&](TestDay& day) {
         if (sweep)
             day.builds = sweepBuilds(day, sweep->setting.toStdString(), sweep->values);
         const auto ids = idsOf(day);
@@ -222,7 +224,7 @@ void OrderPanel::refresh() {
         flags.push_back({day.plan.order[i], buildNumber(day, day.plan.order[i]), progress.done[i] != 0});
     m_strip->setOrder(std::move(flags));
     QStringList weak;
-    for (const std::string& words : planWeaknesses(day, day.plan.order))
+    for (const Statement& words : planWeaknesses(day, day.plan.order))
         weak << qs(words);
     setWarning(m_weakness, !weak.isEmpty());
     m_weakness->setText(!weak.isEmpty()          ? weak.join(u"\n"_s)
@@ -239,10 +241,9 @@ void OrderPanel::refreshDesigns() {
         const bool possible = info.kind == DesignKind::Sweep ||
                               (day.builds.size() >= info.fewestBuilds && day.builds.size() <= info.mostBuilds);
         items->item(static_cast<int>(i))->setEnabled(possible);
-        m_design->setItemText(
-            static_cast<int>(i),
-            possible ? QString::fromUtf8(info.title)
-                     : tr("%1 (needs %2 builds)").arg(QString::fromUtf8(info.title)).arg(info.fewestBuilds));
+        m_design->setItemText(static_cast<int>(i),
+                              possible ? titleOf(info)
+                                       : tr("%1 (needs %2 builds)").arg(titleOf(info)).arg(info.fewestBuilds));
     }
     const DesignInfo* now = designNamed(day.plan.design);
     m_design->setCurrentIndex(now && !day.plan.design.empty() ? static_cast<int>(now->kind) : m_design->count() - 1);
@@ -267,7 +268,7 @@ void OrderPanel::refreshAnswer() {
     const auto needed = pullsPerSetNeeded(sets, base, *build, matters / 100.0, known.sd);
     const QString minutes = hoursText(planMinutes(day.plan, day.plan.order));
     m_answer->setText(seen ? tr("This plan sees %1 % in %2 pulls, about %3.")
-                                 .arg(100.0 * *seen, 0, 'f', *seen < 0.00995 ? 2 : 1)
+                                 .arg(numberText(100.0 * *seen, *seen < 0.00995 ? 2 : 1))
                                  .arg(day.plan.order.size())
                                  .arg(minutes)
                            : tr("This plan can prove nothing: take more than one pull a set."));
@@ -288,7 +289,7 @@ void OrderPanel::refreshAnswer() {
         const auto cautious =
             pullsPerSetNeeded(sets, base, *build, matters / 100.0, upperLimit80(known.sd, known.degreesOfFreedom));
         details += tr(" Repeatability from %1 of this article; were it as bad as it may be: %2 a set.")
-                       .arg(counted(known.days, tr("earlier day"), tr("earlier days")),
+                       .arg(counted("count.earlier_days", known.days),
                             cautious ? QString::number(*cautious) : tr("more than 30"));
     } else if (!day.plan.repeatability_pct) {
         details += tr(" Repeatability not measured yet: half a per cent to start with.");

@@ -18,7 +18,9 @@ namespace {
 QString gearLine(const GearRow& row, bool best) {
     const QString text = QObject::tr("%1: %2\u00A0km/h").arg(row.gear).arg(std::lround(row.speedAtEnd_kmh));
     if (!row.over.empty())
-        return QObject::tr("%1\u00A0(too\u00A0fast)").arg(text);
+        return QObject::tr("%1\u00A0(too\u00A0"
+                           "fast)")
+            .arg(text);
     return best ? u"\u25B8\u00A0"_s + text : text;
 }
 

@@ -61,9 +61,9 @@ void WindowsPanel::addWindow() {
 
 void WindowsPanel::addRow(size_t i, const ControlWindow& window) {
     const int row = static_cast<int>(i);
-    auto* name = new PlainLabel(qs(channelLabel(window.channel)), m_windows);
-    auto* low = new NumberField(u"windowLow%1"_s.arg(i), tr("Low end"), -50, 1200, 0, u"\u00B0C"_s, m_windows);
-    auto* high = new NumberField(u"windowHigh%1"_s.arg(i), tr("High end"), -50, 1200, 0, u"\u00B0C"_s, m_windows);
+    auto* name = new PlainLabel(channelText(window.channel), m_windows);
+    auto* low = new NumberField(u"windowLow%1"_s.arg(i), tr("Low end"), -50, 1200, 0, u"°C"_s, m_windows);
+    auto* high = new NumberField(u"windowHigh%1"_s.arg(i), tr("High end"), -50, 1200, 0, u"°C"_s, m_windows);
     auto* gone = new QPushButton(u"\u00D7"_s, m_windows);
     gone->setObjectName(u"removeWindow%1"_s.arg(i));
     gone->setAccessibleName(tr("Remove this window"));

@@ -60,7 +60,8 @@ void ChangeDialog::showPlanned() {
     QStringList lines;
     if (before && after)
         for (const Change& change : changesBetween(*before, *after))
-            lines << tr("%1: %2 \u2192 %3").arg(qs(change.part), qs(change.from), qs(change.to));
+            lines << tr("%1: %2 \u2192 %3")
+                         .arg(qs(change.part), qs(valuePhrase(change.from)), qs(valuePhrase(change.to)));
     m_planned->setText(lines.isEmpty() ? tr("By the plan nothing changes against %1.").arg(qs(m_from))
                                        : tr("By the plan: %1").arg(lines.join(u"; "_s)));
 }

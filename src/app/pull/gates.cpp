@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/gates.h"
 
+#include "app/look/language.h"
 #include "app/look/words.h"
 #include "core/channels/channels.h"
 
@@ -25,16 +26,16 @@ QString windowText(const ControlWindow& window) {
 
 Gate temperatureGate(const ControlWindow& window, const LiveSnapshot& live) {
     Gate gate;
-    gate.label = qs(channelLabel(window.channel));
+    gate.label = channelText(window.channel);
     gate.window = windowText(window);
     const LiveValue* value = live.find(window.channel);
     if (!value || !std::isfinite(value->value) || value->age_s > kOldValue_s) {
         gate.value = u"\u2013"_s;
         return gate;
     }
-    gate.value = u"%1\u00A0\u00B0C"_s.arg(value->value, 0, 'f', 0);
+    gate.value = u"%1\u00A0°C"_s.arg(numberText(value->value, 0));
     if (value->state != ChannelState::Good)
-        gate.value += u" "_s + QString::fromUtf8(channelStateText(value->state));
+        gate.value += u" "_s + qs(channelStatePhrase(value->state));
     const bool inside = value->value >= window.low.value_or(-1e9) && value->value <= window.high.value_or(1e9);
     gate.state = inside ? GateState::Good : GateState::Wait;
     if (inside && window.low && window.high && *window.high > *window.low)
@@ -99,7 +100,7 @@ bool gatesOpen(const std::vector<Gate>& gates) {
 QString gateVerdict(const std::vector<Gate>& gates) {
     for (const Gate& gate : gates) {
         if (gate.state == GateState::Wait)
-            return QObject::tr("Wait: %1 %2").arg(gate.label.toLower(), gate.value);
+            return QObject::tr("Wait: %1 %2").arg(insideSentence(gate.label), gate.value);
         if (gate.state == GateState::Unknown)
             return QObject::tr("%1 not known").arg(gate.label);
     }

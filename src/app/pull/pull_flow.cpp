@@ -199,7 +199,7 @@ void PullFlow::take(const RecordedPull& recorded) {
         std::error_code ignored;
         fs::remove(recorded.journal, ignored);
     } catch (const DataError& error) {
-        Q_EMIT notSaved(QString::fromUtf8(error.what()));
+        Q_EMIT notSaved(errorText(error));
     }
     if (m_armed)
         m_service.arm(nextRequest());
@@ -218,7 +218,8 @@ void PullFlow::writeSlip() {
         return; // an older answer
     m_slip = pullSlip(m_document.day(), *analysis, m_slipDue);
     if (const Pull* pull = findPull(m_document.day(), m_slipDue); pull && !pull->note.empty())
-        m_slip->lines.insert(m_slip->lines.begin(), {SlipWeight::Warning, sentenceOf(pull->note), "note"});
+        m_slip->lines.insert(m_slip->lines.begin(),
+                             SlipLine{SlipWeight::Warning, {"name", {sentenceOf(pull->note)}}, "note"});
     m_slipDue.clear();
     Q_EMIT slipReady();
     Q_EMIT changed();
@@ -233,7 +234,7 @@ void PullFlow::redate(const DatedPull& dated) {
         Pull& one = *findPull(day, dated.pull);
         one.started = dated.started;
         one.note += one.note.empty() ? "" : "; ";
-        one.note += "dated afterwards: the logger's clock line came after the pull";
+        one.note += said("odd.dated_afterwards");
     });
     if (done)
         save();
@@ -245,7 +246,7 @@ void PullFlow::save() {
     try {
         m_document.save();
     } catch (const DataError& error) {
-        Q_EMIT notSaved(QString::fromUtf8(error.what()));
+        Q_EMIT notSaved(errorText(error));
     }
 }
 

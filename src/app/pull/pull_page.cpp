@@ -89,7 +89,7 @@ QWidget* PullPage::makeWeather() {
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(px(4));
     m_temperature =
-        new NumberField(u"weatherTemperature"_s, tr("Air temperature at the intake"), -40, 60, 1, u"\u00B0C"_s, out);
+        new NumberField(u"weatherTemperature"_s, tr("Air temperature at the intake"), -40, 60, 1, u"°C"_s, out);
     m_pressure = new NumberField(u"weatherPressure"_s, tr("Station pressure, not the sea-level figure"), 60, 110, 2,
                                  u"kPa"_s, out);
     m_humidity = new NumberField(u"weatherHumidity"_s, tr("Relative humidity"), 0, 100, 0, u"%"_s, out);
@@ -299,8 +299,8 @@ void PullPage::refreshLinks(const LiveSnapshot& live) {
     }
     for (const LiveValue& value : live.values)
         if (value.state != ChannelState::Good)
-            lines << coloured(t.warning, tr("%1 %2").arg(qs(channelLabel(value.channel)),
-                                                         QString::fromUtf8(channelStateText(value.state))));
+            lines << coloured(t.warning,
+                              tr("%1 %2").arg(channelText(value.channel), qs(channelStatePhrase(value.state))));
     if (lines.isEmpty())
         lines << tr("No connection. Press Ctrl+L to name the cell.");
     if (!live.journalProblem.empty())
@@ -337,10 +337,9 @@ void PullPage::refreshNumbers(const LiveSnapshot& live) {
     const LiveValue* speed = live.find("engine_speed");
     const LiveValue* torque = live.find("torque");
     const bool known = speed && std::isfinite(speed->value) && !live.stale;
-    m_speed->setText(known ? QString::number(10.0 * std::round(speed->value / 10.0), 'f', 0) : u"\u2013"_s);
+    m_speed->setText(known ? numberText(10.0 * std::round(speed->value / 10.0), 0) : u"\u2013"_s);
     const bool alsoTorque = known && torque && std::isfinite(torque->value);
-    m_value->setText(alsoTorque ? QString::number(liveFigure(torque->value, speed->value, view()), 'f', 1)
-                                : u"\u2013"_s);
+    m_value->setText(alsoTorque ? numberText(liveFigure(torque->value, speed->value, view()), 1) : u"\u2013"_s);
     const DisplayUnits units = m_selection.units();
     m_valueUnit->setText(QString::fromUtf8(m_selection.quantity() == Quantity::Power ? powerUnitText(units.power)
                                                                                      : torqueUnitText(units.torque)));
@@ -353,7 +352,7 @@ void PullPage::refreshNumbers(const LiveSnapshot& live) {
         state = live.stale ? tr("armed, no signal") : tr("armed");
         break;
     case RecorderState::Running:
-        state = tr("recording %1 s").arg(live.pullSeconds, 0, 'f', 0);
+        state = tr("recording %1 s").arg(numberText(live.pullSeconds, 0));
         break;
     case RecorderState::Ending:
         state = tr("ending");
@@ -403,7 +402,7 @@ void PullPage::refreshPlan() {
     m_next->setText(!m_document.isOpen() ? tr("No day is open")
                     : undecided          ? tr("Keep %1, or set it aside?").arg(qs(m_flow.slip()->pull))
                     : plan.done.empty() ? (fitted.empty() ? tr("No build yet") : tr("Pull of build %1").arg(qs(fitted)))
-                                        : qs(nextStepText(plan)));
+                                        : qs(nextStep(plan)));
     QStringList advice;
     bool warn = false;
     if (!m_document.isOpen())
@@ -422,7 +421,7 @@ void PullPage::refreshPlan() {
     }
     if (const int shortOnes = m_flow.shortOnes(); shortOnes > 0)
         advice << tr("%1 too short for a pull: kept, see \u201CWhat was kept\u201D.")
-                      .arg(counted(shortOnes, tr("recording was"), tr("recordings were")));
+                      .arg(counted("count.recordings_were", shortOnes));
     if (!live->cellBuild.empty() && !fitted.empty() && live->cellBuild != fitted && !plan.needsChange) {
         advice << tr("The cell says build %1 is fitted, the day says %2.").arg(qs(live->cellBuild), qs(fitted));
         warn = true;

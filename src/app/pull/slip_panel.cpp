@@ -86,7 +86,7 @@ QString SlipPanel::linesText(const PullSlip& slip, const Pull* pull) const {
     QString out;
     auto add = [&out](const QString& text) { out += u"<div style=\"margin-bottom:6px\">%1</div>"_s.arg(text); };
     if (pull && !pull->use)
-        add(tr("Set aside: %1").arg(qs(pull->reason)).toHtmlEscaped());
+        add(tr("Set aside: %1").arg(qs(reasonPhrase(*pull))).toHtmlEscaped());
     for (const SlipLine& line : slip.lines) {
         const QString words = qs(line.text).replace(u" %"_s, u"\u00A0%"_s);
         if (line.weight == SlipWeight::Warning)

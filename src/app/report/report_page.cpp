@@ -104,8 +104,8 @@ std::optional<report::Page> ReportPage::sheet() const {
         return std::nullopt;
     const Comparison* c = analysis->find(m_selection.from(), m_selection.to());
     const report::Page drawn =
-        c ? report::comparisonSheet(m_document.day(), *analysis, *c, m_selection.units(), m_sections)
-          : report::daySheet(m_document.day(), *analysis, m_selection.units());
+        c ? report::comparisonSheet(m_document.day(), *analysis, *c, currentVoice().in(m_selection.units()), m_sections)
+          : report::daySheet(m_document.day(), *analysis, currentVoice().in(m_selection.units()));
     return report::laidOut(drawn, m_paperKind, m_head);
 }
 

@@ -116,9 +116,9 @@ void DayFiles::givePlace() {
         (void)m_document.saveAs(target);
         addRecent(target);
     } catch (const DataError& problem) {
-        m_notice.say(tr("The day has no place yet: %1 Save it elsewhere before the first pull.")
-                         .arg(QString::fromUtf8(problem.what())),
-                     {{tr("Save as \u2026"), [this] { saveAs(); }}});
+        m_notice.say(
+            tr("The day has no place yet: %1 Save it elsewhere before the first pull.").arg(errorText(problem)),
+            {{tr("Save as \u2026"), [this] { saveAs(); }}});
     }
     Q_EMIT stored();
 }
@@ -225,7 +225,7 @@ void DayFiles::tellDifferences() {
     guarded(tr("The day on disk cannot be read"), [this] {
         const auto lines = dayDifferences(m_document.day(), readDay(m_document.path(), BadPulls::Keep));
         QStringList words;
-        for (const std::string& line : lines)
+        for (const Statement& line : lines)
             words << qs(line);
         m_dialogs.showError(m_window, tr("Here and on disk"),
                             words.isEmpty() ? tr("Nothing differs.") : words.join(u'\n'));
@@ -277,7 +277,7 @@ void DayFiles::import(const QStringList& all) {
         return;
     }
     const auto tell = [this, count = paths.size()](const QString& percent) {
-        m_notice.say(tr("Reading %1\u2026%2").arg(counted(count, tr("file"), tr("files")), percent),
+        m_notice.say(tr("Reading %1\u2026%2").arg(counted("count.files", count), percent),
                      {{tr("Cancel"), [this] {
                            m_importReader.cancel();
                            m_notice.hide();
@@ -372,7 +372,7 @@ void DayFiles::typeCurve() {
 void DayFiles::takeCurves(const QString& what, const std::vector<NewCurve>& curves, const SheetFile& sheet) {
     beginDayIfNone();
     const bool done = guarded(tr("The curve could not be taken"), [&] {
-        m_document.edit(what.arg(counted(static_cast<qsizetype>(curves.size()), tr("curve"), tr("curves"))),
+        m_document.edit(what.arg(counted("count.curves", static_cast<qsizetype>(curves.size()))),
                         [&](TestDay& day) { (void)addCurves(day, curves, sheet, m_document.path()); });
     });
     if (done)
@@ -386,7 +386,7 @@ void DayFiles::takePulls(const std::vector<ImportFile>& files) {
         for (const ImportFile& file : files)
             pulls += std::count_if(file.gathered->pulls.begin(), file.gathered->pulls.end(),
                                    [](const GatheredPull& pull) { return pull.use; });
-        m_document.edit(tr("Import %1").arg(counted(pulls, tr("pull"), tr("pulls"))), [&](TestDay& day) {
+        m_document.edit(tr("Import %1").arg(counted("count.pulls", pulls)), [&](TestDay& day) {
             for (const ImportFile& file : files)
                 (void)addImported(day, file, m_document.path());
         });
@@ -402,7 +402,7 @@ bool DayFiles::guarded(const QString& what, const std::function<void()>& work) {
         work();
         return true;
     } catch (const DataError& error) {
-        m_dialogs.showError(m_window, what, QString::fromUtf8(error.what()));
+        m_dialogs.showError(m_window, what, errorText(error));
         return false;
     }
 }
@@ -434,14 +434,14 @@ bool DayFiles::save() {
         else if (error.problem() == Problem::DayTakenOver)
             tellInUse();
         else if (error.problem() == Problem::PlaceGone || error.problem() == Problem::CannotWrite)
-            m_notice.say(qs(error.what()), {{tr("Save elsewhere \u2026"), [this] { saveAs(); }}});
-        m_dialogs.showError(m_window, tr("The day could not be saved"), qs(error.what()));
+            m_notice.say(errorText(error), {{tr("Save elsewhere \u2026"), [this] { saveAs(); }}});
+        m_dialogs.showError(m_window, tr("The day could not be saved"), errorText(error));
         return false;
     }
 }
 
 bool DayFiles::saveTo(const fs::path& target) {
-    std::vector<std::string> leftBehind;
+    std::vector<Statement> leftBehind;
     if (!guarded(tr("The day could not be saved"), [&] { leftBehind = m_document.saveAs(target); }))
         return false;
     addRecent(target);
@@ -459,17 +459,16 @@ bool DayFiles::saveAs() {
     return saved;
 }
 
-void DayFiles::tellSaved(const QString& words, const std::vector<std::string>& leftBehind) {
+void DayFiles::tellSaved(const QString& words, const std::vector<Statement>& leftBehind) {
     if (leftBehind.empty())
         return m_notice.mention(words);
     QStringList names;
     for (size_t i = 0; i < std::min<size_t>(leftBehind.size(), 5); ++i)
-        names << qs(shownText(leftBehind[i], 80));
-    m_notice.say(
-        words + u' ' +
-            tr("%1 could not be taken along: %2.")
-                .arg(counted(static_cast<qsizetype>(leftBehind.size()), tr("file"), tr("files")), names.join(u", "_s)),
-        {{tr("Understood"), nullptr}});
+        names << qs(leftBehind[i]);
+    m_notice.say(words + u' ' +
+                     tr("%1 could not be taken along: %2.")
+                         .arg(counted("count.files", static_cast<qsizetype>(leftBehind.size())), names.join(u", "_s)),
+                 {{tr("Understood"), nullptr}});
 }
 
 void DayFiles::exportTo(const QString& title, const QString& ending, const QString& filter,

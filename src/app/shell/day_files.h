@@ -65,7 +65,7 @@ private:
     void givePlace();
     bool saveBeside();
     bool saveTo(const std::filesystem::path& target);
-    void tellSaved(const QString& words, const std::vector<std::string>& leftBehind);
+    void tellSaved(const QString& words, const std::vector<Statement>& leftBehind);
     void showImport(const ReadFiles& read);
     void takeImport(const std::vector<ImportFile>& files);
     void takePulls(const std::vector<ImportFile>& files);

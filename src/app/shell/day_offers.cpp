@@ -3,6 +3,7 @@
 #include "app/shell/day_offers.h"
 
 #include "app/look/words.h"
+#include "core/day/set_aside.h"
 #include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
 #include "formats/pull_file.h"
@@ -64,14 +65,19 @@ QString editsText(const std::vector<std::string>& edits) {
     return out;
 }
 
+/// Why a recording ended, in words: journals note it as a code, older ones as they said it.
+QString endText(const std::string& end) {
+    return isSetAsideReason(end) ? phrase("reason." + end) : qs(shownText(end, 60));
+}
+
 QString pullsText(const std::vector<LeftPull>& left) {
     QStringList out;
     for (const LeftPull& one : left)
         out << QObject::tr("%1 of build %2, %3 s%4")
                    .arg(qs(shownText(one.pull.id, 20)), qs(shownText(one.pull.build, 20)))
-                   .arg(lengthOf(one.pull), 0, 'f', 1)
+                   .arg(numberText(lengthOf(one.pull), 1))
                    .arg(one.end.empty() || one.end == kJournalComplete ? QString()
-                                                                       : u" ("_s + qs(shownText(one.end, 60)) + u")"_s);
+                                                                       : u" ("_s + endText(one.end) + u")"_s);
     return out.join(u"; "_s);
 }
 
@@ -84,6 +90,9 @@ bool canBeRead(const std::string& text, const Pull& pull) {
     }
 }
 
+/// "2 rows could not be read and the logger's clock ran back"
+QString doneText(const RepairedPull& repaired) { return qs(Statement{"several", {Several{repaired.done}}}); }
+
 /// The pull as it comes into the day: one that was cut short may lack what counts, so it comes set aside.
 Pull recovered(const LeftPull& one, const TestDay& day, const fs::path& dayPath) {
     Pull pull = one.pull;
@@ -91,10 +100,10 @@ Pull recovered(const LeftPull& one, const TestDay& day, const fs::path& dayPath)
         pull.id = freePullId(day, dayPath);
     pull.file = "pulls/" + pull.id + ".csv";
     pull.sha256.clear();
-    pull.note = "recovered from its journal";
+    pull.note = QObject::tr("recovered from its journal").toStdString();
     if (one.end != kJournalComplete) {
         pull.use = false;
-        pull.reason = one.end.empty() ? "cut short: the program ended during the pull" : one.end;
+        noteReason(pull, one.end.empty() ? "cut_short" : one.end, currentVoice());
     }
     return pull;
 }
@@ -157,7 +166,7 @@ void DayOffers::next() {
             if (question())
                 return;
         } catch (const DataError& error) { // what was kept cannot be read: the other questions go on
-            m_dialogs.showError(m_window, tr("Something that was kept cannot be read"), qs(error.what()));
+            m_dialogs.showError(m_window, tr("Something that was kept cannot be read"), errorText(error));
         }
     }
 }
@@ -168,7 +177,7 @@ NoticeBar::Answer DayOffers::answer(const QString& text, const std::function<voi
                     if (run)
                         run();
                 } catch (const DataError& error) {
-                    m_dialogs.showError(m_window, tr("That did not work"), QString::fromUtf8(error.what()));
+                    m_dialogs.showError(m_window, tr("That did not work"), errorText(error));
                 }
                 if (!m_notice.isVisible())
                     next();
@@ -192,7 +201,8 @@ bool DayOffers::askAboutLeft(bool alsoShort) {
     auto left = leftPulls(m_document.path(), kept ? readKept(*kept) : m_document.day());
     if (!alsoShort)
         std::erase_if(left, [](const LeftPull& one) {
-            return !one.end.empty() && one.end != kJournalComplete && one.end != "connection lost";
+            return !one.end.empty() && one.end != kJournalComplete && one.end != "connection_lost" &&
+                   one.end != "connection lost";
         });
     if (!kept && left.empty())
         return false;
@@ -253,7 +263,7 @@ bool DayOffers::askAboutBadPull(const std::string& id) {
     const Pull* pull = findPull(m_document.day(), id);
     if (!pull || pull->problem.empty() || !pull->use)
         return false;
-    const QString what = qs(shownText(pull->problem, 400));
+    const QString what = qs(pull->problem);
     Pull copy = *pull;
     try {
         const std::string text = pullFileText(copy, m_document.path());
@@ -278,7 +288,7 @@ void DayOffers::offerAsItIs(const Pull& pull) {
                              Pull taken = *findPull(m_document.day(), id);
                              takeAsItIs(taken, m_document.path());
                              taken.note += taken.note.empty() ? "" : "; ";
-                             taken.note += "its file was changed and taken as it is";
+                             taken.note += tr("its file was changed and taken as it is").toStdString();
                              m_document.edit(tr("Take %1 as it is").arg(qs(id)),
                                              [&](TestDay& day) { *findPull(day, id) = taken; });
                          }),
@@ -290,15 +300,16 @@ void DayOffers::offerRepair(const Pull& pull) {
     const RepairedPull repaired =
         repairPullText(pullFileText(pull, m_document.path()), pull.file, gaugeReference_kpa(pull));
     m_notice.say(tr("%1 could not be read and is left out. It can be repaired (%2); its file stays as it is.")
-                     .arg(qs(pull.id), qs(shownText(repaired.done))),
+                     .arg(qs(pull.id), doneText(repaired)),
                  {answer(tr("Repair it"),
                          [this, id = pull.id, repaired] {
                              m_document.edit(tr("Repair %1").arg(qs(id)), [&](TestDay& day) {
                                  Pull& one = *findPull(day, id);
                                  setOwnRows(one, std::make_shared<const ChannelTable>(repaired.table));
                                  one.sha256.clear();
-                                 one.problem.clear();
-                                 one.note += (one.note.empty() ? "repaired: " : "; repaired: ") + repaired.done;
+                                 one.problem = {};
+                                 one.note += (one.note.empty() ? "" : "; ") +
+                                             tr("repaired: %1").arg(doneText(repaired)).toStdString();
                              });
                          }),
                   answer(tr("Set it aside"), [this, id = pull.id] { setAside(id, tr("its file cannot be read")); }),
@@ -341,7 +352,7 @@ bool DayOffers::askAboutKept(const KeptDay& kept) {
     if (ofThis)
         where = tr("this day went on without them");
     m_notice.say(tr("Edits were kept of \u201C%1\u201D (%2; %3, %4): %5.")
-                     .arg(name, where, counted(static_cast<qsizetype>(kept.pulls), tr("pull"), tr("pulls")),
+                     .arg(name, where, counted("count.pulls", static_cast<qsizetype>(kept.pulls)),
                           whenText(kept.note.when), editsText(kept.note.edits)),
                  {answer(kept.note.dayPath.empty() || ofThis ? tr("Open them as a day") : tr("Open that day"),
                          [this, kept] { Q_EMIT wantsDay(kept); }),

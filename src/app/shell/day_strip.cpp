@@ -288,9 +288,9 @@ void DayStrip::paintAir(QPainter& painter, const StripLayout& layout) {
     const auto analysis = m_document.analysis();
     if (!analysis)
         return;
-    QString text = qs(basisText(*analysis));
+    QString text = qs(basisPhrase(*analysis));
     if (corrected)
-        text += tr(" \u00B7 air factor %1\u2013%2").arg(low, 0, 'f', 4).arg(high, 0, 'f', 4);
+        text += tr(" \u00B7 air factor %1\u2013%2").arg(numberText(low, 4)).arg(numberText(high, 4));
     painter.setFont(fonts::drawn(11));
     const double wide = painter.fontMetrics().horizontalAdvance(text);
     const double right =

@@ -2,7 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/dialogs.h"
 
+#include "app/look/words.h"
 #include "app/pull/change_dialog.h"
+#include "core/day/set_aside.h"
 
 #include <QFileDialog>
 #include <QInputDialog>
@@ -52,8 +54,10 @@ std::optional<QString> DesktopDialogs::askReason(QWidget* parent, const QString&
     QInputDialog dialog(parent);
     dialog.setWindowTitle(tr("Set aside %1").arg(pull));
     dialog.setLabelText(tr("Why? The pull stays in the day; only the sums leave it out."));
-    dialog.setComboBoxItems({tr("breakup or misfire"), tr("load applied before it settled"), tr("not warm"),
-                             tr("limiter"), tr("mixture off"), tr("wiring or sensor"), tr("wrong gear"), tr("slip")});
+    QStringList reasons;
+    for (const char* code : usualReasons())
+        reasons << phrase(std::string("reason.") + code);
+    dialog.setComboBoxItems(reasons);
     dialog.setComboBoxEditable(true);
     if (dialog.exec() != QDialog::Accepted)
         return std::nullopt;

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/guarded_application.h"
 
+#include "app/look/words.h"
 #include "app/shell/main_window.h"
 
 #include <csignal>
@@ -70,7 +71,7 @@ bool GuardedApplication::notify(QObject* receiver, QEvent* event) {
     try {
         return QApplication::notify(receiver, event);
     } catch (const std::exception& error) {
-        const QString what = QString::fromUtf8(error.what());
+        const QString what = errorText(error);
         if (QThread::currentThread() == thread())
             tell(what);
         else

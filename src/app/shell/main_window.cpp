@@ -4,6 +4,7 @@
 
 #include "app/look/accessible.h"
 #include "app/look/fit_scroll.h"
+#include "app/look/language.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
@@ -17,6 +18,7 @@
 #include <QFileInfo>
 #include <QMimeData>
 #include <QStandardPaths>
+#include <QTimer>
 #include <QUrl>
 #include <QVBoxLayout>
 
@@ -77,13 +79,51 @@ MainWindow::MainWindow(Dialogs& dialogs)
     resize(QSize(px(1280), px(800)).boundedTo(room));
     m_theme = m_settings.get(settings::kTheme);
     m_look.setDark(m_theme == u"dark"_s || (m_theme == u"desktop"_s && desktopIsDark()));
-    m_actions = new ActionRegistry(this);
-    declareActions();
-    layOut();
+    m_language = m_settings.get(settings::kLanguage);
+    speak(languageOf(m_language));
+    makeParts();
     connectDocument();
     restoreState();
     refreshTitle();
     refreshActions();
+    m_pages->setFocus();
+}
+
+void MainWindow::makeParts() {
+    m_actions = new ActionRegistry(this);
+    declareActions();
+    layOut();
+    connectParts();
+}
+
+void MainWindow::dropParts() {
+    delete centralWidget(); // pages still look at the document when they are hidden
+    delete m_recentMenu;
+    delete m_files;
+    delete m_actions;
+    m_prepare = nullptr;
+    m_pull = nullptr;
+    m_check = nullptr;
+    m_compare = nullptr;
+    m_report = nullptr;
+    m_bench = nullptr;
+}
+
+/// Every word on the screen anew: all that shows the day is made again; the day itself, what was done to it and what is
+/// selected stay.
+void MainWindow::speakAnew() {
+    const auto links = m_pull ? keptLinks(m_settings) : std::vector<NamedLink>{};
+    dropParts();
+    speak(languageOf(m_language));
+    makeParts();
+    if (std::any_of(links.begin(), links.end(), [](const NamedLink& link) { return link.inUse; }))
+        pull().useKeptLinks();
+    showPage(m_page);
+    applyLook();
+    refreshTitle();
+    m_topBar->layout()->invalidate(); // its words have other widths
+    centralWidget()->layout()->invalidate();
+    centralWidget()->layout()->activate();
     m_pages->setFocus();
 }
 
@@ -105,6 +145,10 @@ void MainWindow::editSettings() {
 
 void MainWindow::applyPreferences() {
     const Preferences p = readPreferences(m_settings);
+    if (p.language != m_language && !state().pulling) { // a pull that runs is not disturbed: next time then
+        m_language = p.language;
+        QTimer::singleShot(0, this, &MainWindow::speakAnew); // the dialog that asked for it closes first
+    }
     m_theme = p.theme;
     m_look.setDark(m_theme == u"dark"_s || (m_theme == u"desktop"_s && desktopIsDark()));
     AnalysisSettings analysis = m_document.settings();
@@ -257,8 +301,6 @@ void MainWindow::connectDocument() {
         refreshTitle();
         refreshActions();
     });
-    connect(&m_document, &DayDocument::busyChanged, m_topBar, &TopBar::setBusy);
-    connect(&m_document, &DayDocument::progressed, m_topBar, &TopBar::setProgress);
     connect(&m_document.undoStack(), &QUndoStack::indexChanged, this, [this] {
         refreshTitle();
         refreshActions();
@@ -269,6 +311,12 @@ void MainWindow::connectDocument() {
     });
     connect(&m_selection, &Selection::pullChanged, this, &MainWindow::refreshActions);
     connect(&m_selection, &Selection::pairChanged, this, &MainWindow::refreshActions);
+    connect(&m_look, &Look::changed, this, &MainWindow::applyLook);
+}
+
+void MainWindow::connectParts() {
+    connect(&m_document, &DayDocument::busyChanged, m_topBar, &TopBar::setBusy);
+    connect(&m_document, &DayDocument::progressed, m_topBar, &TopBar::setProgress);
     connect(m_strip, &DayStrip::pullActivated, this, [this](const QString& pull) {
         m_selection.setPull(pull.toStdString());
         showPage(Page::Check);
@@ -276,7 +324,6 @@ void MainWindow::connectDocument() {
     connect(m_files, &DayFiles::begun, this, [this] { showPage(Page::Prepare); });
     connect(m_files, &DayFiles::imported, this, [this] { showPage(Page::Check); });
     connect(m_files, &DayFiles::stored, this, &MainWindow::refreshActions);
-    connect(&m_look, &Look::changed, this, &MainWindow::applyLook);
 }
 
 void MainWindow::applyLook() {

@@ -62,6 +62,9 @@ private:
     void beginTour();
     void editSettings();
     void applyPreferences();
+    void makeParts();
+    void dropParts();
+    void speakAnew();
     void stepPage(int by);
     void print();
     QMenu* makeDayMenu();
@@ -76,6 +79,7 @@ private:
     void make(Page page);
     template <class Made> Made& placed(Made*& page, Page at, Made* made);
     void connectDocument();
+    void connectParts();
     void applyLook();
     void restoreState();
     void rememberState();
@@ -86,7 +90,8 @@ private:
     Dialogs& m_dialogs;
     SettingsStore m_settings;
     Look m_look;
-    QString m_theme; ///< as it is kept: desktop, light or dark
+    QString m_language; ///< as it is kept: desktop or a code
+    QString m_theme;    ///< as it is kept: desktop, light or dark
     RepeatabilityLog m_repeatability;
     DayDocument m_document;
     Selection m_selection;

@@ -18,7 +18,8 @@ template <class T> struct Setting {
 namespace settings {
 inline const Setting<QByteArray> kGeometry{"window/geometry", {}};
 inline const Setting<QString> kPage{"window/page", QStringLiteral("compare")};
-inline const Setting<QString> kTheme{"window/theme", QStringLiteral("desktop")}; ///< or light, dark
+inline const Setting<QString> kLanguage{"window/language", QStringLiteral("desktop")}; ///< or a language's code
+inline const Setting<QString> kTheme{"window/theme", QStringLiteral("desktop")};       ///< or light, dark
 inline const Setting<QString> kDaysFolder{"days/folder", {}}; ///< empty: "Hill Run" among the documents
 inline const Setting<QStringList> kRecent{"days/recent", {}};
 inline const Setting<QString> kStandard{"analysis/standard", QStringLiteral("sae-j1349")};

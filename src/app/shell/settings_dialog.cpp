@@ -6,9 +6,11 @@
 #include "app/look/main_button.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
+#include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "core/weather/standards.h"
 #include "formats/file_io.h"
+#include "words/language.h"
 
 #include <algorithm>
 #include <QDialogButtonBox>
@@ -41,13 +43,14 @@ QString textAt(const QJsonObject& object, const QString& key, const QString& oth
 } // namespace
 
 Preferences readPreferences(const SettingsStore& store) {
-    return {store.get(settings::kTheme),     store.get(settings::kUnits),    store.get(settings::kStandard),
-            store.get(settings::kSmoothing), store.get(settings::kDrift),    store.get(settings::kDaysFolder),
-            store.get(settings::kPaper),     store.get(settings::kWorkshop), store.get(settings::kAddress),
-            store.get(settings::kLogo)};
+    return {store.get(settings::kLanguage),   store.get(settings::kTheme),     store.get(settings::kUnits),
+            store.get(settings::kStandard),   store.get(settings::kSmoothing), store.get(settings::kDrift),
+            store.get(settings::kDaysFolder), store.get(settings::kPaper),     store.get(settings::kWorkshop),
+            store.get(settings::kAddress),    store.get(settings::kLogo)};
 }
 
 void keepPreferences(SettingsStore& store, const Preferences& p) {
+    store.set(settings::kLanguage, p.language);
     store.set(settings::kTheme, p.theme);
     store.set(settings::kUnits, p.units);
     store.set(settings::kStandard, p.standard);
@@ -61,25 +64,21 @@ void keepPreferences(SettingsStore& store, const Preferences& p) {
 }
 
 void exportPreferences(const Preferences& p, const fs::path& target) {
-    const QJsonObject out{{u"kind"_s, kFileKind},
-                          {u"theme"_s, p.theme},
-                          {u"units"_s, p.units},
-                          {u"standard"_s, p.standard},
-                          {u"smoothing_rpm"_s, p.smoothing_rpm},
-                          {u"drift"_s, p.drift},
-                          {u"days_folder"_s, p.daysFolder},
-                          {u"paper"_s, p.paper},
-                          {u"workshop"_s, p.workshop},
-                          {u"address"_s, p.address},
-                          {u"logo"_s, p.logo}};
+    const QJsonObject out{
+        {u"kind"_s, kFileKind},      {u"language"_s, p.language},      {u"theme"_s, p.theme},
+        {u"units"_s, p.units},       {u"standard"_s, p.standard},      {u"smoothing_rpm"_s, p.smoothing_rpm},
+        {u"drift"_s, p.drift},       {u"days_folder"_s, p.daysFolder}, {u"paper"_s, p.paper},
+        {u"workshop"_s, p.workshop}, {u"address"_s, p.address},        {u"logo"_s, p.logo}};
     writeFileSafely(target, QJsonDocument(out).toJson().toStdString());
 }
 
 Preferences importPreferences(const fs::path& file, const Preferences& now) {
     const QJsonObject in = QJsonDocument::fromJson(QByteArray::fromStdString(readFileText(file))).object();
     if (in[u"kind"].toString() != kFileKind)
-        throw DataError(Problem::BadValue, {"no settings of Hill Run"}, {.file = file.string()});
+        throw DataError(Problem::BadValue, {std::string("kind"), Statement{"not_allowed.settings"}},
+                        {.file = file.string()});
     Preferences out = now;
+    out.language = textAt(in, u"language"_s, now.language);
     out.theme = textAt(in, u"theme"_s, now.theme);
     out.units = std::clamp(in[u"units"].toInt(now.units), 0, 2);
     out.standard = textAt(in, u"standard"_s, now.standard);
@@ -156,10 +155,14 @@ QLineEdit* SettingsDialog::line(QFormLayout& form, const QString& name, const QS
 QWidget* SettingsDialog::makeFigures() {
     const Panel panel = makePanel(tr("Window and figures"), this);
     auto* form = new QFormLayout;
+    m_language = choice(*form, u"languageSetting"_s, tr("Language"));
+    m_language->addItem(tr("as the desktop"), u"desktop"_s);
+    for (const Language language : kLanguages) // each in its own words, so that one finds back
+        m_language->addItem(QString::fromUtf8(languageName(language)), QString::fromLatin1(languageCode(language)));
     m_theme = choice(*form, u"themeSetting"_s, tr("Colours"));
     m_theme->addItems({tr("as the desktop"), tr("light"), tr("dark")});
     m_units = choice(*form, u"unitsSetting"_s, tr("Units"));
-    m_units->addItems({tr("kW \u00B7 N\u00B7m"), tr("hp \u00B7 lbf\u00B7ft"), tr("PS \u00B7 N\u00B7m")});
+    m_units->addItems({tr("kW \u00B7 N\u00B7m"), tr("hp \u00B7 lbf·ft"), tr("PS \u00B7 N\u00B7m")});
     m_standard = choice(*form, u"standardSetting"_s, tr("Air standard"));
     for (const StandardInfo& info : standards())
         m_standard->addItem(QString::fromUtf8(info.title), QString::fromUtf8(info.name));
@@ -198,6 +201,7 @@ QWidget* SettingsDialog::makePaper() {
 }
 
 void SettingsDialog::fill(const Preferences& p) {
+    m_language->setCurrentIndex(std::max(0, m_language->findData(p.language)));
     m_theme->setCurrentIndex(placeIn(kThemes, p.theme));
     m_units->setCurrentIndex(std::clamp(p.units, 0, 2));
     m_standard->setCurrentIndex(std::max(0, m_standard->findData(p.standard)));
@@ -213,7 +217,8 @@ void SettingsDialog::fill(const Preferences& p) {
 }
 
 Preferences SettingsDialog::preferences() const {
-    return {QString::fromLatin1(kThemes[m_theme->currentIndex()]),
+    return {m_language->currentData().toString(),
+            QString::fromLatin1(kThemes[m_theme->currentIndex()]),
             m_units->currentIndex(),
             m_standard->currentData().toString(),
             m_smoothing->currentData().toDouble(),
@@ -233,7 +238,7 @@ void SettingsDialog::exportFile() {
     try {
         exportPreferences(preferences(), fs::path(target->toStdString()));
     } catch (const DataError& error) {
-        m_dialogs.showError(this, tr("The settings could not be written"), QString::fromUtf8(error.what()));
+        m_dialogs.showError(this, tr("The settings could not be written"), errorText(error));
     }
 }
 
@@ -244,7 +249,7 @@ void SettingsDialog::importFile() {
     try {
         fill(importPreferences(fs::path(file->toStdString()), preferences()));
     } catch (const DataError& error) {
-        m_dialogs.showError(this, tr("These settings could not be read"), QString::fromUtf8(error.what()));
+        m_dialogs.showError(this, tr("These settings could not be read"), errorText(error));
     }
 }
 

@@ -19,6 +19,7 @@ namespace hillrun {
 
 /// What can be chosen once for all days, as it is kept.
 struct Preferences {
+    QString language; ///< desktop, or a code such as de
     QString theme;    ///< desktop, light or dark
     int units = 0;    ///< the row of the units' choice
     QString standard; ///< its stable name
@@ -58,8 +59,8 @@ private:
     void importFile();
 
     Dialogs& m_dialogs;
-    QComboBox *m_theme = nullptr, *m_units = nullptr, *m_standard = nullptr, *m_smoothing = nullptr, *m_drift = nullptr,
-              *m_paper = nullptr;
+    QComboBox *m_language = nullptr, *m_theme = nullptr, *m_units = nullptr, *m_standard = nullptr,
+              *m_smoothing = nullptr, *m_drift = nullptr, *m_paper = nullptr;
     QLineEdit *m_daysFolder = nullptr, *m_workshop = nullptr, *m_logo = nullptr;
     QPlainTextEdit* m_address = nullptr;
 };

@@ -121,10 +121,11 @@ void TopBar::fillChoices() {
         m_standard->addItem(QString::fromUtf8(info.title), static_cast<int>(info.id));
     for (const double width : kSmoothings)
         m_smoothing->addItem(tr("%1 rpm").arg(width), width);
-    for (const char* school : {"own rule", "full", "none", "temp. only"})
-        m_boost->addItem(QString::fromUtf8(school));
+    for (const char* school :
+         {QT_TR_NOOP("own rule"), QT_TR_NOOP("full"), QT_TR_NOOP("none"), QT_TR_NOOP("temp. only")})
+        m_boost->addItem(tr(school));
     for (int i = 0; i < m_boost->count(); ++i)
-        m_boost->setItemData(i, QString::fromUtf8(boostSchoolTitle(static_cast<BoostSchool>(i))), Qt::ToolTipRole);
+        m_boost->setItemData(i, qs(boostSchoolPhrase(static_cast<BoostSchool>(i))), Qt::ToolTipRole);
     connect(m_boost, &QComboBox::activated, this, [this](int index) {
         m_document.edit(tr("Correct boosted engines: %1").arg(m_boost->itemText(index)),
                         [index](TestDay& day) { day.boostSchool = static_cast<BoostSchool>(index); });

@@ -98,8 +98,7 @@ AirAnswer airAnswer(const AirInputs& in) {
         out.atmosphere = atmosphereOf(in);
         out.air = humidAir(out.atmosphere);
     } catch (const DataError& error) {
-        out.problem =
-            sentence(qs(problemText(error.problem(), error.details()))) + u". "_s + qs(remedyText(error.problem()));
+        out.problem = sentence(errorText(error));
         return out;
     }
     out.humidity_pct = 100.0 * out.air.vapourPressure_pa / saturationPressure_pa(out.air.temperature_c);
@@ -111,13 +110,13 @@ AirAnswer airAnswer(const AirInputs& in) {
 
 QStringList airFacts(const AirAnswer& answer) {
     const HumidAir& air = answer.air;
-    return {QObject::tr("Station pressure %1 kPa").arg(air.pressure_pa / 1000.0, 0, 'f', 2),
+    return {QObject::tr("Station pressure %1 kPa").arg(numberText(air.pressure_pa / 1000.0, 2)),
             QObject::tr("Vapour pressure %1 kPa, %2 % humid")
-                .arg(air.vapourPressure_pa / 1000.0, 0, 'f', 3)
-                .arg(answer.humidity_pct, 0, 'f', 1),
-            QObject::tr("Dry pressure %1 kPa").arg(air.dryPressure_pa / 1000.0, 0, 'f', 2),
-            QObject::tr("Density %1 kg/m\u00B3").arg(air.density_kg_m3, 0, 'f', 4),
-            QObject::tr("Density altitude %1 m").arg(air.densityAltitude_m, 0, 'f', 0)};
+                .arg(numberText(air.vapourPressure_pa / 1000.0, 3))
+                .arg(numberText(answer.humidity_pct, 1)),
+            QObject::tr("Dry pressure %1 kPa").arg(numberText(air.dryPressure_pa / 1000.0, 2)),
+            QObject::tr("Density %1 kg/m\u00B3").arg(numberText(air.density_kg_m3, 4)),
+            QObject::tr("Density altitude %1 m").arg(numberText(air.densityAltitude_m, 0))};
 }
 
 QString standardWords(const AirAnswer& answer, Standard standard) {
@@ -126,7 +125,7 @@ QString standardWords(const AirAnswer& answer, Standard standard) {
         if (row.id != standard)
             continue;
         if (!row.factor) {
-            out << sentence(qs(row.problem));
+            out << errorText(*row.problem);
             continue;
         }
         const QString range = qs(validityRange(standard, answer.engine.ignition));
@@ -134,8 +133,8 @@ QString standardWords(const AirAnswer& answer, Standard standard) {
             out << QObject::tr("Its own range: %1.").arg(range);
         else if (standard != Standard::Uncorrected)
             out << QObject::tr("No range of validity is recalled.");
-        if (!row.factor->validityNote.empty())
-            out << sentence(qs(row.factor->validityNote)) + u"."_s;
+        for (const Statement& note : row.factor->validityNotes)
+            out << sentence(qs(note)) + u"."_s;
         if (!row.factor->school.empty())
             out << sentence(qs(row.factor->school)) + u"."_s;
         if (usesFriction(standard, answer.engine))
@@ -193,7 +192,7 @@ BoardContent factorBoard(const AirAnswer& answer, Standard chosen, AirInput inpu
 BoardContent weatherBoard(const TestDay& day, const DayWeather& weather, WeatherBoard which, const Theme& theme) {
     BoardContent out;
     const QString titles[] = {
-        QObject::tr("Temperature at the intake, \u00B0C"), QObject::tr("Station pressure, kPa"),
+        QObject::tr("Temperature at the intake, °C"), QObject::tr("Station pressure, kPa"),
         QObject::tr("Vapour pressure, kPa"), QObject::tr("Air factor"),
         QObject::tr("Pull against the mean of its build, %: pale as observed, full after the factor")};
     out.title = titles[static_cast<size_t>(which)];
@@ -229,13 +228,13 @@ QString weatherWords(const DayAnalysis& analysis, const DayWeather& weather) {
     if (weather.points.empty())
         return QObject::tr("No pull of this day has its weather yet.");
     QStringList out;
-    out << QObject::tr("Every figure: %1.").arg(qs(basisText(analysis)));
+    out << QObject::tr("Every figure: %1.").arg(qs(basisPhrase(analysis)));
     if (std::isfinite(weather.observedScatter_pct)) {
         const double before = weather.observedScatter_pct;
         const double after = weather.correctedScatter_pct;
         out << QObject::tr("Pulls of one build scatter by %1\u00A0% as observed and by %2\u00A0% after the factor%3.")
-                   .arg(before, 0, 'f', 2)
-                   .arg(after, 0, 'f', 2)
+                   .arg(numberText(before, 2))
+                   .arg(numberText(after, 2))
                    .arg(after > 1.1 * before
                             ? QObject::tr(": here it does not help; look at the school and the readings")
                         : after < 0.9 * before ? QObject::tr(": it helps")
@@ -243,8 +242,7 @@ QString weatherWords(const DayAnalysis& analysis, const DayWeather& weather) {
     }
     if (weather.withoutWeather > 0)
         out << QObject::tr("Without weather: %1.")
-                   .arg(counted(static_cast<qsizetype>(weather.withoutWeather), QObject::tr("pull"),
-                                QObject::tr("pulls")));
+                   .arg(counted("count.pulls", static_cast<qsizetype>(weather.withoutWeather)));
     return out.join(u' ');
 }
 

@@ -86,7 +86,7 @@ QWidget* AirPanel::makeCondition() {
     auto* grid = new QGridLayout;
     grid->setHorizontalSpacing(px(8));
     grid->setVerticalSpacing(px(6));
-    m_temperature = number(u"airTemperature"_s, tr("Temperature at the intake"), -89, 70, 1, u"\u00B0C"_s);
+    m_temperature = number(u"airTemperature"_s, tr("Temperature at the intake"), -89, 70, 1, u"°C"_s);
     m_pressureKind =
         choice(u"airPressureKind"_s, tr("Which pressure"), {tr("Station pressure"), tr("Altimeter setting")});
     m_pressureKind->setItemData(1,
@@ -137,7 +137,7 @@ QWidget* AirPanel::makeEngine() {
     grid->setVerticalSpacing(px(6));
     QStringList schools;
     for (int i = 0; i < 4; ++i)
-        schools << QString::fromUtf8(boostSchoolTitle(static_cast<BoostSchool>(i)));
+        schools << qs(boostSchoolPhrase(static_cast<BoostSchool>(i)));
     m_ignition = choice(u"airIgnition"_s, tr("Ignition"), {tr("spark"), tr("compression")});
     m_aspiration = choice(u"airAspiration"_s, tr("Charging"), {tr("natural"), tr("turbocharged"), tr("supercharged")});
     m_school = choice(u"airSchool"_s, tr("Boosted engines"), schools);
@@ -263,7 +263,7 @@ void AirPanel::takeEngine() {
 }
 
 void AirPanel::refreshHumidity() {
-    const QString units[] = {u"%"_s, u"\u00B0C"_s, u"\u00B0C"_s, u"kPa"_s};
+    const QString units[] = {u"%"_s, u"°C"_s, u"°C"_s, u"kPa"_s};
     m_humidity->setUnit(units[m_humidityKind->currentIndex()]);
 }
 

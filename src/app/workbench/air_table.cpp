@@ -43,14 +43,14 @@ QString AirTable::cell(const AirRow& row, int column) const {
         return !row.factor                                               ? tr("no factor")
                : row.id == Standard::Uncorrected                         ? QString()
                : !row.factor->withinValidity                             ? tr("outside its range")
-               : !row.factor->validityNote.empty()                       ? tr("look at the reading")
+               : !row.factor->validityNotes.empty()                      ? tr("look at the reading")
                : validityRange(row.id, m_answer.engine.ignition).empty() ? tr("no range known")
                                                                          : tr("in range");
     if (!row.factor)
         return u"\u2013"_s;
     switch (column) {
     case Factor:
-        return QString::number(row.factor->factor, 'f', 4);
+        return numberText(row.factor->factor, 4);
     case Whole:
         return percentText(100.0 * (row.factor->factor - 1.0));
     case Pressure:
@@ -78,7 +78,7 @@ QVariant AirTable::data(const QModelIndex& index, int role) const {
     case Qt::FontRole:
         return column == Name || column == Says ? fonts::text(13) : fonts::numbers(13, column == Factor);
     case Qt::ForegroundRole:
-        if (column == Says && (!row.factor || !row.factor->withinValidity || !row.factor->validityNote.empty()))
+        if (column == Says && (!row.factor || !row.factor->withinValidity || !row.factor->validityNotes.empty()))
             return m_look.theme().warning;
         return column == Says ? m_look.theme().quietInk : m_look.theme().ink;
     default:

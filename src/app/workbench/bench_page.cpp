@@ -4,6 +4,7 @@
 
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
+#include "app/look/words.h"
 
 #include <QToolButton>
 
@@ -31,7 +32,8 @@ WeatherPanel::WeatherPanel(DayDocument& document, Look& look, QWidget* parent)
         boards->addWidget(m_boards[i], i + 1 == m_boards.size() ? 3 : 2);
         connect(m_boards[i], &Board::cursorMoved, this, [this](double hours) {
             for (Board* board : m_boards)
-                board->setCursor(hours, board == m_boards.front() ? tr("%1\u00A0h").arg(hours, 0, 'f', 2) : QString());
+                board->setCursor(hours,
+                                 board == m_boards.front() ? tr("%1\u00A0h").arg(numberText(hours, 2)) : QString());
         });
     }
     column->addWidget(frame, 1);

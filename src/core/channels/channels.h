@@ -19,7 +19,6 @@ enum class ChannelMotion {
 /// A standard channel of the pull file, and all that is known of it.
 struct ChannelInfo {
     const char* name;       ///< "manifold_pressure"
-    const char* label;      ///< "Manifold pressure"
     Dimension dimension;    ///< its unit in the file is canonicalUnitText(dimension)
     const char* otherNames; ///< what loggers call it, normalised, separated by '|'
     double tolerance; ///< like for like: largest difference of two builds that still counts as matched; 0 = not judged
@@ -31,7 +30,5 @@ struct ChannelInfo {
 std::span<const ChannelInfo> standardChannels();
 /// The standard channel of that name, or nullptr.
 const ChannelInfo* channelInfo(std::string_view name);
-/// "Manifold pressure" for a standard channel, the name itself otherwise.
-std::string channelLabel(std::string_view name);
 
 } // namespace hillrun

@@ -53,9 +53,11 @@ AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
     return given;
 }
 
-std::string basisText(const DayAnalysis& analysis) {
-    return fmt::format("{}, {}{}", standardInfo(analysis.settings.reduce.standard).title,
-                       analysis.school.empty() ? "" : analysis.school + ", ", placeText(analysis.place));
+Statement basisPhrase(const DayAnalysis& analysis) {
+    const std::string standard = standardInfo(analysis.settings.reduce.standard).title;
+    if (analysis.school.empty())
+        return {"basis.standard", {standard, placePhrase(analysis.place)}};
+    return {"basis.standard_and_school", {standard, analysis.school, placePhrase(analysis.place)}};
 }
 
 DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache) {

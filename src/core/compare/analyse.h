@@ -36,7 +36,7 @@ struct PullResult {
     std::string id;
     std::string build;
     bool used = false;
-    std::string whyLeftOut;             ///< empty when used
+    Statement whyLeftOut;               ///< empty when used
     std::shared_ptr<const Curve> curve; ///< also of pulls set aside, when they can be reduced
     std::vector<Event> events;          ///< found on it, once somebody looked for them
     std::vector<PullFlag> flags;
@@ -50,11 +50,11 @@ enum class DoubtKind { Pressure, SeaLevel, Settling };
 /// What makes figures of the whole day doubtful, and what can be done about it; nothing is done before it is asked for.
 struct DayDoubt {
     DoubtKind kind = DoubtKind::Pressure;
-    std::string text;
+    Statement text;
     std::vector<std::string> pulls;     ///< that it is about
     std::optional<double> pressure_kpa; ///< the first one's air pressure as it may be taken instead
     std::vector<std::string> setAside;  ///< pulls that may be set aside for it
-    std::string reason;                 ///< to be noted with them
+    std::string reason;                 ///< the code to be noted with them
     bool operator==(const DayDoubt&) const = default;
 };
 
@@ -63,7 +63,7 @@ struct DayAnalysis {
     AnalysisSettings settings;
     std::vector<PullResult> pulls; ///< in the day's order
     PowerPlace place;              ///< where the powers of the day are given
-    std::string school;            ///< what is done with a boosted engine; empty for others
+    Statement school;              ///< what is done with a boosted engine; empty for others
     std::optional<LossCurve> loss; ///< of the day's coast-downs, when the day asks for it
     std::vector<double> rpm;
     RpmRange common_rpm;                   ///< where every used pull has data
@@ -73,8 +73,8 @@ struct DayAnalysis {
     std::vector<Comparison> comparisons; ///< the family: named beforehand or made from the day's builds
     std::vector<Comparison> otherPairs;  ///< every other pair, and each the other way round
     std::vector<DayDoubt> doubts;        ///< weather that cannot be, a base that was still settling; once looked for
-    std::vector<std::string> notes;      ///< what else the reader must know: unknown clock, shrunk window ...
-    std::string whyNoComparison;         ///< empty when there are comparisons
+    std::vector<Statement> notes;        ///< what else the reader must know: unknown clock, shrunk window ...
+    Statement whyNoComparison;           ///< empty when there are comparisons
     /// Any pair of builds with pulls in use; null when the day cannot tell them apart.
     [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;
@@ -82,13 +82,13 @@ struct DayAnalysis {
 };
 
 /// What every figure of the day rests on: "SAE J1349, boosted: full factor, at the wheel".
-std::string basisText(const DayAnalysis& analysis);
+Statement basisPhrase(const DayAnalysis& analysis);
 
 /// The pulls of a day as curves; what cannot be reduced carries its reason.
 struct ReducedDay {
     std::vector<PullResult> pulls;
     std::optional<LossCurve> loss;
-    std::vector<std::string> notes; ///< why an estimate that was asked for could not be made
+    std::vector<Statement> notes; ///< why an estimate that was asked for could not be made
 };
 ReducedDay reduceDay(const TestDay& day, const ReduceSettings& settings);
 

@@ -66,22 +66,22 @@ void fillSpread(DayAnalysis& out) {
 
 void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
     if (!clock.clockKnown)
-        out.notes.emplace_back("Some pulls carry no time: drift goes by their order, five minutes a pull.");
+        out.notes.push_back({"note.no_time"});
     if (out.model->windowShrunk)
-        out.notes.push_back(fmt::format("The pulls overlap little: only {:.0f}-{:.0f} rpm is used.", out.common_rpm.low,
-                                        out.common_rpm.high));
+        out.notes.push_back({"note.little_overlap", {out.common_rpm}});
     if (out.model->degreesOfFreedom <= 0)
-        out.notes.emplace_back("No repeatability was measured today: nothing can be proven.");
+        out.notes.push_back({"note.no_repeatability"});
     if (!out.model->drift.identified && out.builds.size() > 1)
-        out.notes.emplace_back("No return to base: drift cannot be told from the parts.");
+        out.notes.push_back({"note.no_return"});
     if (out.place.estimate)
         out.notes.push_back(
-            fmt::format("Power {} is an estimate{}.", placeText({out.place.at, false}),
-                        out.loss ? fmt::format(" from the coast-downs of {} pulls", out.loss->pulls)
-                                 : fmt::format(": {:g} % taken as lost on the way, a crude figure", day.loss.percent)));
+            out.loss ? Statement{"note.estimate_by_coast_downs",
+                                 {Count{static_cast<long>(out.loss->pulls)}, placePhrase({out.place.at, false})}}
+                     : Statement{"note.estimate_by_share",
+                                 {placePhrase({out.place.at, false}), significant(day.loss.percent, 6, "%")}});
     for (const PullResult& pull : out.pulls) {
-        if (pull.used && pull.curve && !pull.curve->air.validityNote.empty())
-            out.notes.push_back(fmt::format("{}: {}.", pull.id, pull.curve->air.validityNote));
+        if (pull.used && pull.curve && !pull.curve->air.validityNotes.empty())
+            out.notes.push_back({"note.of_pull", {pull.id, Several{pull.curve->air.validityNotes}}});
     }
 }
 
@@ -100,7 +100,7 @@ std::vector<BuildPair> familyInUse(DayAnalysis& out, const std::vector<std::stri
         if (has(from) && has(to))
             family.emplace_back(from, to);
         else
-            out.whyNoComparison = fmt::format("{} has no pull in use", has(from) ? to : from);
+            out.whyNoComparison = {"why.no_pull_of", {has(from) ? to : from}};
     }
     return family;
 }
@@ -155,7 +155,7 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
     const std::vector<BuildPair> family = familyInUse(out, plan.buildIds);
     handOut(out, family, workPairs(out, input, pairsToWork(plan.buildIds, family), cache));
     if (plan.buildIds.size() < 2)
-        out.whyNoComparison = "only one build has pulls in use";
+        out.whyNoComparison = {"why.one_build"};
 }
 
 } // namespace
@@ -166,7 +166,7 @@ void checkSettings(const TestDay& day, const AnalysisSettings& settings) {
             if (!findBuild(day, id))
                 throw DataError(Problem::UnknownBuild, {id});
         if (from == to)
-            throw DataError(Problem::BadValue, {to, "a build cannot be compared with itself"});
+            throw DataError(Problem::BadValue, {to, Statement{"why.itself"}});
     }
     for (const RpmRange& band : settings.bands)
         if (!(band.low >= 0.0 && band.high > band.low))
@@ -184,7 +184,7 @@ DayAnalysis answer(const TestDay& day, const AnalysisSettings& settings, Reduced
     for (const PullResult& pull : out.pulls)
         if (pull.curve)
             out.place = pull.curve->place;
-    out.school = schoolText(settings.reduce.standard, engineForAir(day));
+    out.school = schoolPhrase(settings.reduce.standard, engineForAir(day));
     out.rpm = plan.input.rpm;
     out.model = fitted.model;
     out.whyNoComparison = fitted.whyNot;

@@ -4,6 +4,7 @@
 
 #include "core/answer/effect.h"
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 
 #include <optional>
 #include <set>
@@ -18,13 +19,13 @@ namespace hillrun {
 struct BuildResult : BuildCurve {
     std::string id;
     std::vector<std::string> pullsUsed;
-    std::string given; ///< "a curve only, corrected to SAE J1349 ..."; empty for a fitted build
+    Statement given; ///< "a curve only, corrected to SAE J1349 ..."; empty for a fitted build
 };
 
 /// A build that was not recorded, and what is known of its curve.
 struct GivenBuild {
     std::string build;
-    std::string text;
+    Statement text;
     bool operator==(const GivenBuild&) const = default;
 };
 

@@ -14,21 +14,21 @@ namespace hillrun {
 /// A pull after the first stage: what it shows, or why it shows nothing (empty for a pull whose file was not read).
 struct ObservedPull {
     std::shared_ptr<const Observed> seen;
-    std::string whyNot;
+    Statement whyNot;
 };
 ObservedPull observePull(const Pull& pull, const Dyno& dyno, const GridSettings& grid);
 
 /// The losses of the day from all its coast-downs, when it asks for them; a note when none can be had.
 struct DayLoss {
     std::optional<LossCurve> curve;
-    std::string note;
+    Statement note;
 };
 DayLoss lossOfDay(const Dyno& dyno, std::span<const ObservedPull> pulls);
 
 /// A pull after the second stage.
 struct CorrectedPull {
     std::shared_ptr<const Curve> curve;
-    std::string whyNot;
+    Statement whyNot;
 };
 CorrectedPull correctPull(const ObservedPull& seen, const Pull& pull, const Dyno& dyno, Standard standard,
                           const std::optional<LossCurve>& loss);
@@ -49,7 +49,7 @@ FitPlan planFit(const TestDay& day, const std::vector<PullResult>& pulls, double
 struct FittedDay {
     std::shared_ptr<const DayModel> model; ///< null: see `whyNot`
     std::vector<PullFlag> flags;           ///< pulls numbered as in the fit
-    std::string whyNot;
+    Statement whyNot;
 };
 FittedDay fitStage(const FitPlan& plan);
 

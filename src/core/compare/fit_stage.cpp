@@ -63,12 +63,12 @@ FitPlan planFit(const TestDay& day, const std::vector<PullResult>& pulls, double
 
 FittedDay fitStage(const FitPlan& plan) {
     if (plan.fitted.empty())
-        return {nullptr, {}, "no pull is in use"};
+        return {nullptr, {}, {"why.no_pull"}};
     try {
         auto model = std::make_shared<const DayModel>(fitDay(plan.input));
         return {model, flagPulls(*model), {}};
     } catch (const DataError& error) {
-        return {nullptr, {}, problemText(error.problem(), error.details())};
+        return {nullptr, {}, problemStatement(error)};
     }
 }
 

@@ -31,13 +31,15 @@ std::vector<const Curve*> givenCurvesOf(const DayAnalysis& out, const TestDay& d
 }
 
 /// What is known of the curves of a build, each kind once: its mean may mix them.
-std::string givenTextsOf(const DayAnalysis& out, const TestDay& day, const std::string& build) {
-    std::string texts;
-    for (size_t i = 0; i < day.pulls.size(); ++i)
-        if (const std::string text = givenText(day.pulls[i]);
-            day.pulls[i].build == build && isAside(day.pulls[i], out.pulls[i]) && texts.find(text) == std::string::npos)
-            texts += (texts.empty() ? "" : " and ") + text;
-    return texts;
+Statement givenPhraseOf(const DayAnalysis& out, const TestDay& day, const std::string& build) {
+    Several kinds;
+    for (size_t i = 0; i < day.pulls.size(); ++i) {
+        const Statement kind = givenPhrase(day.pulls[i]);
+        const bool known = std::find(kinds.items.begin(), kinds.items.end(), kind) != kinds.items.end();
+        if (day.pulls[i].build == build && isAside(day.pulls[i], out.pulls[i]) && !known)
+            kinds.items.push_back(kind);
+    }
+    return kinds.items.size() == 1 ? kinds.items.front() : Statement{"several", {kinds}};
 }
 
 /// Where nothing was fitted: a grid that holds every given curve.
@@ -165,16 +167,16 @@ Comparison plainPair(const DayAnalysis& out, const TestDay& day, const BuildResu
 
 } // namespace
 
-std::string whyAside(const TestDay& day, const Pull& pull, Standard standard) {
+Statement whyAside(const TestDay& day, const Pull& pull, Standard standard) {
     if (pull.grade == PullGrade::Recorded)
         return {};
     if (!standsIn(pull, standard))
-        return givenText(pull);
+        return givenPhrase(pull);
     const auto ofSet = std::count_if(day.pulls.begin(), day.pulls.end(), [&](const Pull& other) {
         return other.build == pull.build && other.use && other.raw && other.grade == pull.grade &&
                standsIn(other, standard);
     });
-    return ofSet < kFewestOfASet ? givenText(pull) : std::string();
+    return ofSet < kFewestOfASet ? givenPhrase(pull) : Statement{};
 }
 
 void addGivenPairs(DayAnalysis& out, const TestDay& day) {
@@ -184,7 +186,7 @@ void addGivenPairs(DayAnalysis& out, const TestDay& day) {
         if (curves.empty() || out.findBuild(build.id))
             continue;
         BuildResult own = meanOf(curves, out.rpm, build.id);
-        own.given = givenTextsOf(out, day, build.id);
+        own.given = givenPhraseOf(out, day, build.id);
         out.builds.push_back(std::move(own));
     }
     const auto inOrder = [&](const BuildResult& a, const BuildResult& b) {
@@ -200,7 +202,7 @@ void addGivenPairs(DayAnalysis& out, const TestDay& day) {
             out.otherPairs.push_back(swapped(c));
         }
     if (!out.comparisons.empty())
-        out.whyNoComparison.clear();
+        out.whyNoComparison = {};
 }
 
 } // namespace hillrun

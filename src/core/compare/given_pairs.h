@@ -8,7 +8,7 @@ namespace hillrun {
 
 /// Why a curve without rows stays out of the fit; empty when it counts (three of a build in the same air make a set)
 /// and for a recorded pull.
-std::string whyAside(const TestDay& day, const Pull& pull, Standard standard);
+Statement whyAside(const TestDay& day, const Pull& pull, Standard standard);
 
 /// Builds that only have curves without rows get the mean of these as their curve, and a plain difference to every
 /// other build: no interval, nothing proven. Added to what was fitted; `out.rpm` is made where nothing was.

@@ -9,9 +9,9 @@
 namespace hillrun {
 namespace {
 
-void leaveOut(PullResult& out, const std::string& why) {
+void leaveOut(PullResult& out, const Statement& why) {
     out.used = false;
-    out.whyLeftOut += (out.whyLeftOut.empty() ? "" : "; ") + why;
+    out.whyLeftOut = out.whyLeftOut.empty() ? why : Statement{"why.both", {out.whyLeftOut, why}};
 }
 
 PullResult startedResult(const Pull& pull) {
@@ -20,10 +20,10 @@ PullResult startedResult(const Pull& pull) {
     out.build = pull.build;
     out.used = pull.use;
     if (!pull.use)
-        out.whyLeftOut = pull.reason.empty() ? "set aside, no reason noted" : pull.reason;
+        out.whyLeftOut = reasonPhrase(pull);
     if (!pull.raw) {
         out.used = false;
-        out.whyLeftOut = pull.problem.empty() ? "the file was not read" : pull.problem;
+        out.whyLeftOut = pull.problem.empty() ? Statement{"why.not_read"} : pull.problem;
     }
     return out;
 }
@@ -31,7 +31,7 @@ PullResult startedResult(const Pull& pull) {
 void noteExtrapolation(ReducedDay& out, const Curve& curve) {
     if (!out.loss || curve.loss_w.empty())
         return;
-    const std::string note = "The coast-downs do not cover the whole sweep: beyond them the loss is extrapolated.";
+    const Statement note{"note.loss_extrapolated"};
     if ((curve.seen->slowestDriven_rad_s < 0.95 * out.loss->slowest_rad_s ||
          curve.seen->fastestDriven_rad_s > 1.05 * out.loss->fastest_rad_s) &&
         std::find(out.notes.begin(), out.notes.end(), note) == out.notes.end())
@@ -46,7 +46,7 @@ ObservedPull observePull(const Pull& pull, const Dyno& dyno, const GridSettings&
     try {
         return {std::make_shared<const Observed>(observe(pull, dyno, grid)), {}};
     } catch (const DataError& error) {
-        return {nullptr, problemText(error.problem(), error.details())};
+        return {nullptr, problemStatement(error)};
     }
 }
 
@@ -54,7 +54,7 @@ DayLoss lossOfDay(const Dyno& dyno, std::span<const ObservedPull> pulls) {
     if (dyno.loss.method != LossMethod::CoastDown)
         return {};
     std::vector<CoastDown> coasts;
-    std::string why = "no pull was recorded";
+    Statement why{"why.none_recorded"};
     for (const ObservedPull& pull : pulls) {
         if (!pull.seen) // a pull without a sweep has no coast-down either
             continue;
@@ -64,8 +64,7 @@ DayLoss lossOfDay(const Dyno& dyno, std::span<const ObservedPull> pulls) {
     }
     DayLoss out{fitLoss(coasts), {}};
     if (!out.curve)
-        out.note = fmt::format("No estimate at the {}: {}. Figures stay where they were measured.",
-                               measuredAtName(dyno.loss.to), why);
+        out.note = {"note.no_estimate", {placePhrase({dyno.loss.to}), why}};
     return out;
 }
 
@@ -76,7 +75,7 @@ CorrectedPull correctPull(const ObservedPull& seen, const Pull& pull, const Dyno
     try {
         return {std::make_shared<const Curve>(correct(seen.seen, pull, dyno, standard, loss)), {}};
     } catch (const DataError& error) {
-        return {nullptr, problemText(error.problem(), error.details())};
+        return {nullptr, problemStatement(error)};
     }
 }
 
@@ -97,7 +96,7 @@ ReducedDay gatherPulls(const TestDay& day, Standard standard, const DayLoss& los
             noteExtrapolation(out, *result.curve);
         else if (!pulls[i].whyNot.empty())
             leaveOut(result, pulls[i].whyNot);
-        if (const std::string why = whyAside(day, day.pulls[i], standard); result.used && !why.empty())
+        if (const Statement why = whyAside(day, day.pulls[i], standard); result.used && !why.empty())
             leaveOut(result, why);
         out.pulls.push_back(std::move(result));
     }

@@ -3,56 +3,21 @@
 #include "core/compare/sentence.h"
 
 #include "core/channels/channels.h"
+#include "core/statement/rounding.h"
 
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <fmt/format.h>
-#include <fmt/ranges.h>
 
 namespace hillrun {
 namespace {
 
-constexpr const char* kPlusMinus = "\xC2\xB1";
-constexpr const char* kMinus = "\xE2\x88\x92";
-constexpr const char* kDash = "\xE2\x80\x93";
-constexpr const char* kSpace = "\xC2\xA0"; // does not break
 constexpr double kWorthSaying_rpm = 300.0; ///< a narrower stretch is no headline
 
-/// Decimals that show a half width with one digit, two where the first is 1.
-int decimalsFor(double half) {
-    const double exponent = std::floor(std::log10(half));
-    const double first = half / std::pow(10.0, exponent);
-    const int digits = first < 1.95 ? 2 : 1;
-    return std::clamp(digits - 1 - static_cast<int>(exponent), 0, 6);
-}
-
-std::string withMinusSign(std::string text, bool sign) {
-    const bool negative = !text.empty() && text.front() == '-';
-    if (negative)
-        text.erase(0, 1);
-    const bool zero = text.find_first_of("123456789") == std::string::npos;
-    if (negative && !zero)
-        return kMinus + text;
-    return sign && !zero ? "+" + text : text;
-}
-
-std::string powerText(double value_w, double half_w, const DisplayUnits& units, bool sign = false) {
-    return withInterval(powerIn(units.power, value_w), powerIn(units.power, half_w), powerUnitText(units.power), sign);
-}
-
-/// The same with where it was measured: the number alone says less than it seems.
-std::string placedPower(const Comparison& c, double value_w, double half_w, const DisplayUnits& units,
-                        bool sign = false) {
-    return powerText(value_w, half_w, units, sign) + " " + placeText(c.place);
-}
-
-std::string rangeText(const RpmRange& range) {
-    return rpmText(range.low) + kDash + rpmText(range.high) + kSpace + "rpm";
-}
+Power magnitudeOf(double value_w, double half_w) { return {std::abs(value_w), half_w}; }
 
 /// "over 4 500-7 500 rpm", "below 3 800 rpm", "above 6 900 rpm" or "over the whole range".
-std::string stretchText(const Comparison& c, const RpmRange& range) {
+Statement stretchPhrase(const Comparison& c, const RpmRange& range) {
     double low = range.low;
     double high = range.high;
     for (const Region& region : c.regions) {
@@ -62,12 +27,12 @@ std::string stretchText(const Comparison& c, const RpmRange& range) {
     const bool fromStart = range.low <= low;
     const bool toEnd = range.high >= high;
     if (fromStart && toEnd)
-        return "over the whole range, " + rangeText(range);
+        return {"stretch.whole", {range}};
     if (fromStart)
-        return "below " + rpmText(range.high) + kSpace + "rpm";
+        return {"stretch.below", {Rpm{range.high}}};
     if (toEnd)
-        return "above " + rpmText(range.low) + kSpace + "rpm";
-    return "over " + rangeText(range);
+        return {"stretch.above", {Rpm{range.low}}};
+    return {"stretch.over", {range}};
 }
 
 /// A stretch that can stand in a headline: wide enough, and more than its own uncertainty, also as it is printed.
@@ -89,47 +54,46 @@ std::vector<Region> stretchesOf(const Comparison& c, RegionKind kind, const Disp
     return out;
 }
 
-/// The widest stretch with its mean; for the lesser side the largest value instead.
-std::string meanClause(const Comparison& c, const char* verb, const Region& region, const DisplayUnits& units) {
-    return fmt::format("{} {} {}", verb, placedPower(c, std::abs(region.mean_w), region.meanHalf_w, units),
-                       stretchText(c, region.range_rpm));
+Statement roundly(const char* id, const Region& region) {
+    const double middle = 0.5 * (region.range_rpm.low + region.range_rpm.high);
+    return {id, {Rpm{std::round(middle / 50.0) * 50.0}}};
 }
 
-std::string worstClause(const Comparison& c, const char* verb, const Region& region, const DisplayUnits& units) {
-    return fmt::format("{} up to {} {}", verb, powerText(std::abs(region.extreme_w), region.extremeHalf_w, units),
-                       stretchText(c, region.range_rpm));
+/// A proven stretch of the other kind that is no headline is not kept quiet.
+void addSmallOther(std::vector<Statement>& out, const Comparison& c, RegionKind other) {
+    const auto it =
+        std::find_if(c.regions.begin(), c.regions.end(), [&](const Region& region) { return region.kind == other; });
+    if (it != c.regions.end())
+        out.push_back(roundly(other == RegionKind::Gain ? "answer.small_gain" : "answer.small_loss", *it));
 }
 
-std::string more(size_t others) {
-    if (others == 0)
-        return "";
-    return others == 1 ? ", and in one more place" : fmt::format(", and in {} more places", others);
+void addMorePlaces(std::vector<Statement>& out, size_t others) {
+    if (others > 0)
+        out.push_back({"answer.more_places", {Count{static_cast<long>(others)}}});
 }
 
-/// ", with a small loss around 2 100 rpm": a proven stretch of the other kind that is no headline is not kept quiet.
-std::string smallOther(const Comparison& c, RegionKind other) {
-    for (const Region& region : c.regions)
-        if (region.kind == other)
-            return fmt::format(", with a small {} around {}{}rpm", other == RegionKind::Gain ? "gain" : "loss",
-                               rpmText(std::round(0.5 * (region.range_rpm.low + region.range_rpm.high) / 50.0) * 50.0),
-                               kSpace);
-    return "";
-}
-
-/// What is proven along the curve, without its full stop; empty when no stretch is worth saying.
-std::string provenClause(const Comparison& c, const DisplayUnits& units) {
+/// What is proven along the curve; nothing when no stretch is worth saying.
+std::vector<Statement> provenStatements(const Comparison& c, const DisplayUnits& units) {
     const auto gains = stretchesOf(c, RegionKind::Gain, units);
     const auto losses = stretchesOf(c, RegionKind::Loss, units);
-    if (!gains.empty() && !losses.empty())
-        return fmt::format("{} {} and {}{}", c.to, meanClause(c, "gives", gains.front(), units),
-                           worstClause(c, "costs", losses.front(), units), more(gains.size() + losses.size() - 2));
-    if (!gains.empty())
-        return fmt::format("{} {}{}", c.to, meanClause(c, "gives", gains.front(), units),
-                           more(gains.size() - 1) + smallOther(c, RegionKind::Loss));
-    if (!losses.empty())
-        return fmt::format("{} {}{}", c.to, meanClause(c, "costs", losses.front(), units),
-                           more(losses.size() - 1) + smallOther(c, RegionKind::Gain));
-    return "";
+    if (gains.empty() && losses.empty())
+        return {};
+    const Region& first = gains.empty() ? losses.front() : gains.front();
+    std::vector<Argument> holes{c.to, magnitudeOf(first.mean_w, first.meanHalf_w), placePhrase(c.place),
+                                stretchPhrase(c, first.range_rpm)};
+    std::vector<Statement> out;
+    if (!gains.empty() && !losses.empty()) {
+        const Region& worst = losses.front();
+        holes.insert(holes.end(),
+                     {magnitudeOf(worst.extreme_w, worst.extremeHalf_w), stretchPhrase(c, worst.range_rpm)});
+        out.push_back({"answer.gives_and_costs", holes});
+        addMorePlaces(out, gains.size() + losses.size() - 2);
+    } else {
+        out.push_back({gains.empty() ? "answer.costs" : "answer.gives", holes});
+        addMorePlaces(out, gains.size() + losses.size() - 1);
+        addSmallOther(out, c, gains.empty() ? RegionKind::Gain : RegionKind::Loss);
+    }
+    return out;
 }
 
 /// The mean that speaks when no stretch does: over the use, when the day names one, else over the whole range.
@@ -145,244 +109,188 @@ double halfOf(const Comparison& c, const BandResult& band) {
     return c.hasInterval ? 0.5 * (band.high_w - band.low_w) : std::nan("");
 }
 
-std::string onAverage(const Comparison& c, const DisplayUnits& units) {
+/// "B against A is +1.6 ± 0.5 kW at the crank on average over 4 500-7 500 rpm", under an id that says more.
+Statement onAverage(const char* id, const Comparison& c) {
     const BandResult& band = speakingBand(c);
-    return fmt::format("{} on average over {}", placedPower(c, band.delta_w, halfOf(c, band), units, true),
-                       rangeText(band.range_rpm));
+    return {id, {c.to, c.from, Power{band.delta_w, halfOf(c, band), true}, placePhrase(c.place), band.range_rpm}};
 }
 
-/// "a gain around 7 300 rpm": the proven stretches that are too narrow or too uncertain for a headline.
-std::string lesserPlaces(const Comparison& c) {
-    std::vector<std::string> out;
-    for (const Region& region : c.regions) {
-        if (region.kind == RegionKind::Unresolved)
-            continue;
-        const double middle = 0.5 * (region.range_rpm.low + region.range_rpm.high);
-        out.push_back(fmt::format("a {} around {}{}rpm", region.kind == RegionKind::Gain ? "gain" : "loss",
-                                  rpmText(std::round(middle / 50.0) * 50.0), kSpace));
+/// The proven stretches that are too narrow or too uncertain for a headline.
+Several lesserPlaces(const Comparison& c) {
+    Several out;
+    for (const Region& region : c.regions)
+        if (region.kind != RegionKind::Unresolved)
+            out.items.push_back(
+                roundly(region.kind == RegionKind::Gain ? "answer.gain_around" : "answer.loss_around", region));
+    if (out.items.size() > 2) {
+        const Count others{static_cast<long>(out.items.size()) - 2};
+        out.items.resize(2);
+        out.items.push_back({"answer.others", {others}});
     }
-    if (out.size() > 2) {
-        const size_t others = out.size() - 2;
-        out.resize(2);
-        return fmt::format("{}, {} and {} more", out[0], out[1], others);
-    }
-    return fmt::format("{}", fmt::join(out, " and "));
+    return out;
 }
 
 /// When something is proven, but no stretch is worth a headline: the mean speaks.
-std::string averageClause(const Comparison& c, const DisplayUnits& units) {
+Statement averageStatement(const Comparison& c) {
     const BandResult& band = speakingBand(c);
     const Claim claim = claimOf(c, band.low_w, band.high_w);
     const bool stretches = std::any_of(c.regions.begin(), c.regions.end(),
                                        [](const Region& r) { return r.kind != RegionKind::Unresolved; });
-    if (!stretches) // a pair that stands on its mean alone
-        return fmt::format("{} {} {} on average over {}; where along the curve cannot be told yet", c.to,
-                           c.verdict == VerdictKind::Gain ? "gives" : "costs",
-                           placedPower(c, std::abs(c.bands.front().delta_w), halfOf(c, c.bands.front()), units),
-                           rangeText(c.bands.front().range_rpm));
-    if (claim == Claim::Unresolved)
-        return fmt::format("{} against {} is {}: the mean cannot be told from nothing; only short stretches stand out "
-                           "({})",
-                           c.to, c.from, onAverage(c, units), lesserPlaces(c));
-    return fmt::format(
-        "{} {} {} on average over {}; by itself only {} stands out", c.to, claim == Claim::Gain ? "gives" : "costs",
-        placedPower(c, std::abs(band.delta_w), halfOf(c, band), units), rangeText(band.range_rpm), lesserPlaces(c));
+    if (!stretches) { // a pair that stands on its mean alone
+        const BandResult& whole = c.bands.front();
+        return {c.verdict == VerdictKind::Gain ? "answer.gives_on_average" : "answer.costs_on_average",
+                {c.to, magnitudeOf(whole.delta_w, halfOf(c, whole)), placePhrase(c.place), whole.range_rpm}};
+    }
+    if (claim == Claim::Unresolved) {
+        Statement out = onAverage("answer.mean_unresolved", c);
+        out.args.emplace_back(lesserPlaces(c));
+        return out;
+    }
+    return {claim == Claim::Gain ? "answer.gives_in_short_places" : "answer.costs_in_short_places",
+            {c.to, magnitudeOf(band.delta_w, halfOf(c, band)), placePhrase(c.place), band.range_rpm, lesserPlaces(c)}};
 }
 
 /// How a reader says that a channel lay elsewhere: "leaner by 0.06", "with 3 deg more timing".
-std::string otherwiseText(const LikeForLike& row) {
+Statement otherwisePhrase(const LikeForLike& row) {
     const double size = std::abs(row.difference);
     const bool up = row.difference > 0.0;
     if (row.channel == "lambda" || row.channel == "air_fuel_ratio")
-        return fmt::format("{} by {:.2g}", up ? "leaner" : "richer", size);
+        return {up ? "otherwise.leaner" : "otherwise.richer", {significant(size, 2)}};
     if (row.channel == "ignition_advance")
-        return fmt::format("with {:.2g}\xC2\xB0 {} timing", size, up ? "more" : "less");
-    std::string label = channelLabel(row.channel);
-    label.front() = static_cast<char>(std::tolower(static_cast<unsigned char>(label.front())));
-    const std::string unit = row.unit == "1" || row.unit.empty() ? ""
-                                                                 : kSpace + (row.unit == "C" ? "\xC2\xB0"
-                                                                                               "C"
-                                                                                             : row.unit);
-    return fmt::format("with {} {:.2g}{} {}", label, size, unit, up ? "higher" : "lower");
+        return {up ? "otherwise.more_timing" : "otherwise.less_timing", {significant(size, 2, "deg")}};
+    return {up ? "otherwise.higher" : "otherwise.lower",
+            {ChannelName{row.channel, true}, significant(size, 2, row.unit)}};
 }
 
-std::string listed(const std::vector<std::string>& items) {
-    if (items.size() <= 1)
-        return items.empty() ? "" : items.front();
-    return fmt::format("{} and {}", fmt::join(items.begin(), items.end() - 1, ", "), items.back());
-}
-
-std::string allTogether(size_t count) {
-    constexpr std::array names{"two", "three", "four", "five", "six", "seven", "eight", "nine"};
-    if (count == 2)
-        return "both together";
-    return fmt::format("all {} together", count - 2 < names.size() ? names.at(count - 2) : std::to_string(count));
-}
-
-/// What else differed, so that the part alone did not earn it: ", but it ran leaner by 0.06: the gain belongs to both
-/// together". Empty when one thing changed and all else matched.
-std::string jointClause(const Comparison& c) {
-    std::vector<std::string> otherwise;
-    for (const LikeForLike& row : c.likeForLike)
-        if (row.verdict == LikeVerdict::Differs && row.channel != "gear")
-            otherwise.push_back(otherwiseText(row));
-    const size_t parts = std::max<size_t>(1, c.changed.size());
-    const size_t count = parts + otherwise.size();
-    if (count < 2)
-        return "";
-    std::string text = ", but ";
-    if (parts > 1) {
-        std::vector<std::string> names;
-        for (const Change& change : c.changed)
-            names.push_back(change.part);
-        for (std::string& name : names)
-            std::replace(name.begin(), name.end(), '_', ' ');
-        if (names.size() > 3)
-            text += fmt::format("{} things were changed at once", parts);
-        else
-            text += listed(names) + " were changed at once";
-        if (!otherwise.empty())
-            text += " and ";
-    }
-    if (!otherwise.empty())
-        text += "it ran " + listed(otherwise);
+/// "The gain belongs to both together."
+Statement belongsTogether(const Comparison& c, size_t count) {
     const char* what =
         c.verdict == VerdictKind::Mixed ? "difference" : (c.verdict == VerdictKind::Gain ? "gain" : "loss");
-    return text + fmt::format(": the {} belongs to {}", what, allTogether(count));
+    if (count == 2)
+        return {std::string("together.both.") + what};
+    constexpr std::array names{"three", "four", "five", "six", "seven", "eight", "nine"};
+    if (count - 3 < names.size())
+        return {std::string("together.all.") + what, {Statement{std::string("number.") + names.at(count - 3)}}};
+    return {std::string("together.all.") + what, {std::to_string(count)}};
 }
 
-/// "B is a curve only, corrected to SAE J1349, smoothing not known".
-std::string givenWords(const Comparison& c) {
-    std::vector<std::string> out;
-    for (const GivenBuild& one : c.given)
-        out.push_back(fmt::format("{} is {}", one.build, one.text));
-    return listed(out);
-}
-
-std::string cannotTellSentence(const Comparison& c, const DisplayUnits& units) {
-    if (c.bands.empty())
-        return "Cannot tell yet: the builds share no range of speed.";
-    if (!c.given.empty())
-        return fmt::format("Cannot tell: {}. {} against {} reads {}; how well that repeats nobody knows.",
-                           givenWords(c), c.to, c.from, onAverage(c, units));
-    if (!c.hasInterval)
-        return fmt::format("Cannot tell yet: no repeatability was measured today, so nothing can be proven. {} against "
-                           "{} reads {}.",
-                           c.to, c.from, onAverage(c, units));
-    if (!c.protectedFromDrift && !c.boundDeclared) {
-        std::string text = fmt::format("Cannot tell yet: there was no return to base, so drift cannot be told from the "
-                                       "part. If nothing drifted, {} against {} is {}",
-                                       c.to, c.from, onAverage(c, units));
-        if (c.driftThatWouldExplain_pct)
-            text += fmt::format("; a drift of {:.1f}{}% over the session would explain all of it",
-                                *c.driftThatWouldExplain_pct, kSpace);
-        return text + ".";
+/// What else differed, so that the part alone did not earn it. Nothing when one thing changed and all else matched.
+void addJoint(std::vector<Statement>& out, const Comparison& c) {
+    Several otherwise;
+    for (const LikeForLike& row : c.likeForLike)
+        if (row.verdict == LikeVerdict::Differs && row.channel != "gear")
+            otherwise.items.push_back(otherwisePhrase(row));
+    const size_t parts = std::max<size_t>(1, c.changed.size());
+    const size_t count = parts + otherwise.items.size();
+    if (count < 2)
+        return;
+    if (parts > 3)
+        out.push_back({"joint.many_changed", {Count{static_cast<long>(parts)}}});
+    else if (parts > 1) {
+        std::vector<std::string> names;
+        for (const Change& change : c.changed) {
+            names.push_back(change.part);
+            std::replace(names.back().begin(), names.back().end(), '_', ' ');
+        }
+        out.push_back({"joint.changed", {namesOf(names)}});
     }
-    return fmt::format("Cannot tell yet: {} against {} is {}.", c.to, c.from, onAverage(c, units));
+    if (!otherwise.items.empty())
+        out.push_back({"joint.ran", {c.to, otherwise}});
+    out.push_back(belongsTogether(c, count));
 }
 
-std::string placesText(const std::set<MeasuredAt>& places) {
-    std::vector<std::string> names;
+Statement cannotTell(const Comparison& c) {
+    if (c.bands.empty())
+        return {"cannot.no_range"};
+    if (!c.given.empty()) {
+        Statement out = onAverage("cannot.given", c);
+        Several given;
+        for (const GivenBuild& one : c.given)
+            given.items.push_back({"given.build", {one.build, one.text}});
+        out.args.emplace_back(given);
+        return out;
+    }
+    if (!c.hasInterval)
+        return onAverage("cannot.no_repeatability", c);
+    if (!c.protectedFromDrift && !c.boundDeclared) {
+        if (!c.driftThatWouldExplain_pct)
+            return onAverage("cannot.no_return", c);
+        Statement out = onAverage("cannot.no_return_but_drift", c);
+        out.args.emplace_back(decimals(*c.driftThatWouldExplain_pct, 1, "%"));
+        return out;
+    }
+    return onAverage("cannot.yet", c);
+}
+
+Several placesPhrase(const std::set<MeasuredAt>& places) {
+    Several out;
     for (const MeasuredAt place : places)
-        names.push_back(fmt::format("the {}", measuredAtName(place)));
-    return listed(names);
+        out.items.push_back(placePhrase({place}));
+    return out;
 }
 
-std::string notComparableSentence(const Comparison& c) {
+Statement notComparable(const Comparison& c) {
     if (!c.samePlace())
-        return fmt::format("{} and {} cannot be compared: one was measured at {}, the other at {}; the difference "
-                           "would hold the losses between.",
-                           c.from, c.to, placesText(c.measuredAtFrom), placesText(c.measuredAtTo));
+        return {"not_comparable.places", {c.from, c.to, placesPhrase(c.measuredAtFrom), placesPhrase(c.measuredAtTo)}};
     for (const LikeForLike& row : c.likeForLike)
         if (row.key)
-            return fmt::format("{} and {} cannot be compared: {} was {:.4g} against {:.4g}{}.", c.from, c.to,
-                               row.channel, row.to, row.from,
-                               row.unit == "1" || row.unit.empty() ? "" : kSpace + row.unit);
-    return fmt::format("{} and {} cannot be compared.", c.from, c.to);
+            return {"not_comparable.channel",
+                    {c.from, c.to, ChannelName{row.channel, true}, significant(row.to, 4, row.unit),
+                     significant(row.from, 4, row.unit)}};
+    return {"not_comparable.other", {c.from, c.to}};
 }
 
-std::string answerSentence(const Comparison& c, const DisplayUnits& units) {
+std::vector<Statement> answerStatements(const Comparison& c, const DisplayUnits& units) {
     if (c.verdict == VerdictKind::NotComparable)
-        return notComparableSentence(c);
+        return {notComparable(c)};
     if (c.verdict == VerdictKind::CannotTell)
-        return cannotTellSentence(c, units);
-    if (c.verdict == VerdictKind::NoDifference)
-        return fmt::format("No difference that matters: {} against {} is {}, within {}{} with 95{}% confidence.", c.to,
-                           c.from, onAverage(c, units), kPlusMinus, powerText(*c.matters_w, std::nan(""), units),
-                           kSpace);
-    std::string text = provenClause(c, units);
-    if (text.empty())
-        text = averageClause(c, units);
-    text += jointClause(c) + ".";
+        return {cannotTell(c)};
+    if (c.verdict == VerdictKind::NoDifference) {
+        Statement out = onAverage("answer.no_difference", c);
+        out.args.emplace_back(Power{*c.matters_w});
+        return {out};
+    }
+    std::vector<Statement> out = provenStatements(c, units);
+    if (out.empty())
+        out.push_back(averageStatement(c));
+    addJoint(out, c);
     if (!c.protectedFromDrift && c.boundDeclared)
-        text += " This holds only if drift stayed within the declared bound.";
-    return text;
+        out.push_back({"answer.only_within_bound"});
+    return out;
 }
 
-std::string pullsText(const PullsToSettle& one, const DisplayUnits& units) {
-    const std::string difference =
-        fmt::format("{:.2g}{}{}", powerIn(units.power, one.difference_w), kSpace, powerUnitText(units.power));
+Statement pullsPhrase(const PullsToSettle& one) {
+    const Power difference{.value_w = one.difference_w, .digits = 2};
     if (!one.pullsPerSet)
-        return fmt::format("30 pulls a set would not do to see {}", difference);
-    std::string text = fmt::format("{} pulls a set, about {:.0f}{}min, to see {} on four days of five",
-                                   *one.pullsPerSet, std::ceil(one.minutes / 5.0) * 5.0, kSpace, difference);
-    if (one.returnAdded)
-        text += ", with a return to base";
-    return text;
+        return {"settle.too_many", {difference}};
+    return {one.returnAdded ? "settle.pulls_and_return" : "settle.pulls",
+            {Count{*one.pullsPerSet}, decimals(std::ceil(one.minutes / 5.0) * 5.0, 0, "min"), difference}};
 }
 
 } // namespace
 
-RoundedPair roundedByInterval(double value, double half) {
-    if (!std::isfinite(value))
-        return {"\xE2\x80\x93", ""};
-    if (!std::isfinite(half) || half <= 0.0)
-        return {fmt::format("{:.{}f}", value, std::abs(value) < 1.0 ? 2 : (std::abs(value) < 100.0 ? 1 : 0)), ""};
-    const int decimals = decimalsFor(half);
-    return {fmt::format("{:.{}f}", value, decimals), fmt::format("{:.{}f}", half, decimals)};
-}
-
-std::string withInterval(double value, double half, const std::string& unit, bool sign) {
-    const RoundedPair pair = roundedByInterval(value, half);
-    std::string text = withMinusSign(pair.value, sign);
-    if (!pair.half.empty())
-        text += std::string(kSpace) + kPlusMinus + kSpace + pair.half;
-    return text + kSpace + unit;
-}
-
-std::string rpmText(double rpm) {
-    std::string text = fmt::format("{:.0f}", rpm);
-    const size_t digits = text.size() - (text.starts_with('-') ? 1 : 0);
-    if (digits > 3)
-        text.insert(text.size() - 3, kSpace);
-    return text;
-}
-
-std::string settleText(const Comparison& c, const DisplayUnits& units) {
+Statement settleStatement(const Comparison& c) {
     if (!c.toSettle || (!c.toSettle->matters && !c.toSettle->seen))
-        return "";
-    std::string text = "What would settle it: ";
-    if (c.toSettle->matters)
-        text += pullsText(*c.toSettle->matters, units);
-    if (c.toSettle->seen)
-        text += (c.toSettle->matters ? "; " : "") + pullsText(*c.toSettle->seen, units) +
-                ", if it is as large as it now looks, which flatters it";
-    return text + ".";
+        return {};
+    if (!c.toSettle->seen)
+        return {"settle.matters", {pullsPhrase(*c.toSettle->matters)}};
+    if (!c.toSettle->matters)
+        return {"settle.seen", {pullsPhrase(*c.toSettle->seen)}};
+    return {"settle.both", {pullsPhrase(*c.toSettle->matters), pullsPhrase(*c.toSettle->seen)}};
 }
 
-std::string shortPullText(const Comparison& c) {
+Statement shortPullStatement(const Comparison& c) {
     if (!c.shortPull)
-        return "";
+        return {};
     const ShortPull& one = *c.shortPull;
-    return one.atTop ? fmt::format("{} ends at {}{}rpm: without it the comparison reaches {}{}rpm.", one.pull,
-                                   rpmText(one.own_rpm), kSpace, rpmText(one.reach_rpm), kSpace)
-                     : fmt::format("{} begins only at {}{}rpm: without it the comparison reaches down to {}{}rpm.",
-                                   one.pull, rpmText(one.own_rpm), kSpace, rpmText(one.reach_rpm), kSpace);
+    return {one.atTop ? "short.ends" : "short.begins", {one.pull, Rpm{one.own_rpm}, Rpm{one.reach_rpm}}};
 }
 
-std::string summary(const Comparison& c, const DisplayUnits& units) {
-    const std::string more = shortPullText(c);
-    return answerSentence(c, units) + (more.empty() ? "" : " " + more);
+std::vector<Statement> summary(const Comparison& c, const DisplayUnits& units) {
+    std::vector<Statement> out = answerStatements(c, units);
+    if (Statement more = shortPullStatement(c); !more.empty())
+        out.push_back(std::move(more));
+    return out;
 }
 
 } // namespace hillrun

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/channels/channel_table.h"
+#include "core/statement/statement.h"
 
 #include <memory>
 #include <string>
@@ -28,7 +29,7 @@ struct LaidLog {
     LogClock clock;
     std::string unknownKeys;
     std::shared_ptr<const ChannelTable> rows; ///< null when they could not be read
-    std::string problem;                      ///< why not
+    Statement problem;                        ///< why not
     bool operator==(const LaidLog&) const = default;
 };
 

@@ -50,12 +50,6 @@ const char* partRoleName(PartRole role) {
         ->name;
 }
 
-std::string partRoleTitle(PartRole role) {
-    std::string out = partRoleName(role);
-    std::replace(out.begin(), out.end(), '_', ' ');
-    return out;
-}
-
 PartRole guessedRole(std::string_view partName) {
     std::string name(partName);
     std::transform(name.begin(), name.end(), name.begin(),

@@ -14,8 +14,6 @@ enum class PartRole { Fuel, Jets, Map, Boost, Ignition, Intake, Exhaust, ValveTr
 std::span<const PartRole> partRoles();
 /// "valve_train", as in a day.json.
 const char* partRoleName(PartRole role);
-/// "valve train"
-std::string partRoleTitle(PartRole role);
 /// From the words of its name; Other when none is known.
 PartRole guessedRole(std::string_view partName);
 

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/day/test_day.h"
 
+#include "core/day/set_aside.h"
+
 #include <algorithm>
 #include <charconv>
 #include <chrono>
@@ -62,7 +64,7 @@ const std::string* valueOf(const NamedValues& values, const std::string& name) {
 }
 
 void addChanges(std::vector<Change>& out, const NamedValues& from, const NamedValues& to) {
-    const std::string unknown = "not noted";
+    const std::string unknown; // not noted
     for (const auto& [name, value] : from) {
         const std::string* other = valueOf(to, name);
         if (!other || *other != value)
@@ -85,6 +87,18 @@ bool holdsSameRows(const Pull& a, const Pull& b) {
 }
 
 } // namespace
+
+Statement reasonPhrase(const Pull& pull) {
+    if (isSetAsideReason(pull.reasonCode)) // a newer program may know more
+        return {"reason." + pull.reasonCode};
+    if (!pull.reason.empty())
+        return {"name", {pull.reason}};
+    return {"reason.none_noted"};
+}
+
+Statement valuePhrase(const std::string& value) {
+    return value.empty() ? Statement{"value.not_noted"} : Statement{"name", {value}};
+}
 
 std::vector<std::vector<std::string>> pullsWithSameRows(const TestDay& day) {
     std::vector<std::vector<std::string>> out;

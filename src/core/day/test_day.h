@@ -6,6 +6,7 @@
 #include "core/day/laid_log.h"
 #include "core/day/part_role.h"
 #include "core/day/plan.h"
+#include "core/statement/statement.h"
 #include "core/units/rpm_range.h"
 #include "core/weather/standards.h"
 
@@ -146,7 +147,8 @@ struct Pull {
     PullGrade grade = PullGrade::Recorded;
     GivenCurve given;
     bool use = true;
-    std::string reason;
+    std::string reason;     ///< why it is set aside, as somebody wrote it
+    std::string reasonCode; ///< or one that the program knows: "throttle_short"; its words: "reason." with the code
     std::string note;
     std::string unknownKeys;
     std::string unknownWeatherKeys;
@@ -154,10 +156,14 @@ struct Pull {
     /// Its rows, with the channels of its logs among them; null when they could not be read. Set by `setOwnRows`.
     std::shared_ptr<const ChannelTable> raw;
     std::shared_ptr<const ChannelTable> own; ///< its file's rows alone where `raw` holds more, else null
-    std::string problem;                     ///< why it could not be read
+    Statement problem;                       ///< why it could not be read
     bool operator==(const Pull&) const = default;
 };
 
+/// Why a pull is set aside: the known reason, else what somebody wrote, else that nothing was noted.
+Statement reasonPhrase(const Pull& pull);
+/// A part's or setting's value of a change; "not noted" when it is empty.
+Statement valuePhrase(const std::string& value);
 /// The rows of the pull's own file, without its logs'.
 const std::shared_ptr<const ChannelTable>& ownRows(const Pull& pull);
 void setOwnRows(Pull& pull, std::shared_ptr<const ChannelTable> rows);
@@ -252,7 +258,7 @@ struct Change {
     std::string to;
     bool operator==(const Change&) const = default;
 };
-/// What differs between two builds, parts first. A value that one build does not name is "not noted".
+/// What differs between two builds, parts first. A value that one build does not name is empty.
 std::vector<Change> changesBetween(const Build& from, const Build& to);
 /// What a part or setting of this name does on this day: as it was corrected, else guessed from the name.
 PartRole roleOf(const TestDay& day, const std::string& part);

@@ -2,13 +2,16 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
+
 #include <stdexcept>
 #include <string>
 #include <vector>
 
 namespace hillrun {
 
-/// Everything that can be wrong with data from outside. The words for each are in words.cpp, made once.
+/// Everything that can be wrong with data from outside. Its words stand in the catalogues under "problem." and
+/// "remedy.".
 enum class Problem {
     FileMissing,
     FileUnreadable,
@@ -68,6 +71,7 @@ enum class Problem {
     LogTooShort,
     LogSteady,
     LogDiffers,
+    LogDiffersWidely,
     LogAmbiguous,
     LogOfAnother,
     LogFitsSeveral,
@@ -76,38 +80,31 @@ enum class Problem {
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 
-/// Where a problem lies. Empty or zero fields are not known.
-struct Place {
-    std::string file{};
-    long line = 0; ///< from 1
-    std::string column{};
-    std::string key{};
-    bool operator==(const Place&) const = default;
-};
-
 /// Bad input, the only exception that data from outside may cause. Caught at one place in the window and one in the
-/// command line. `what()` is the whole message in words.
+/// command line. `what()` is the problem's code; `words` makes a message of it.
 class DataError : public std::runtime_error {
 public:
-    DataError(Problem problem, std::vector<std::string> details, Place place = {});
+    DataError(Problem problem, std::vector<Argument> details, Place place = {});
 
     [[nodiscard]] Problem problem() const { return m_problem; }
-    [[nodiscard]] const std::vector<std::string>& details() const { return m_details; }
+    [[nodiscard]] const std::vector<Argument>& details() const { return m_details; }
     [[nodiscard]] const Place& place() const { return m_place; }
     /// The same problem, with the file filled in where it was not known.
     [[nodiscard]] DataError inFile(const std::string& file) const;
 
 private:
     Problem m_problem;
-    std::vector<std::string> m_details;
+    std::vector<Argument> m_details;
     Place m_place;
 };
 
-/// What is wrong, in a sentence without the place.
-std::string problemText(Problem problem, const std::vector<std::string>& details);
-/// What to do about it, in a sentence.
-std::string remedyText(Problem problem);
-/// The place in words ("pulls/p03.csv, line 17, column torque"); empty when nothing is known.
-std::string placeText(const Place& place);
+/// The problem's code: "file_missing".
+const char* problemName(Problem problem);
+/// The system's own words for an error number.
+Statement systemError(int number);
+/// What is wrong, without its place and without what to do about it.
+Statement problemStatement(const DataError& error);
+/// The same with its place.
+Statement placedStatement(const DataError& error);
 
 } // namespace hillrun

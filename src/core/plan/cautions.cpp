@@ -25,24 +25,12 @@ struct Rule {
 
 // Common practice.
 constexpr Rule kRules[] = {
-    {{"emergency_stop", "Emergency stop tried today; whoever stands by knows where it is"}, always},
-    {{"nobody_in_plane", "Nobody in the plane of rotation or behind the driven wheels; door shut, light on"}, always},
-    {{"extraction", "Exhaust extraction and fresh air run; carbon monoxide alarm on"}, always},
-    {{"extinguisher", "Extinguisher for fuel fires at hand, its date good"}, always},
-    {{"ears_eyes", "Ears and eyes protected, no loose clothing"}, always},
-    {{"fuel_lines", "Fuel lines, unions and return tight and dry under pressure"}, always},
-    {{"shaft_guard", "Shaft guard closed, coupling bolts and shaft looked at"}, engineBrake},
-    {{"engine_mounts", "Engine mounts and torque arm tight, throttle closes by itself"}, engineBrake},
-    {{"hub_bolts", "Hub adapters seated, bolts torqued, stands level and locked"}, hubBrake},
-    {{"straps", "Straps front and rear tight, hooks and eyes sound, wheels straight on the rollers"}, isChassis},
-    {{"tyres", "Tyres rated for the speed, pressures set, no stones or plugs, tread sound"}, isChassis},
-    {{"driven_only", "Parking brake and traction aids as the cell's rules say; free wheels chocked"}, vehicle},
-    {{"alcohol_flame", "Alcohol fuel: burns without visible flame; water at hand, extinguisher fit for it"}, alcohol},
-    {{"alcohol_skin", "Alcohol fuel: gloves on, vapour kept away from ignition, spills washed down"}, alcohol},
-    {{"gas_leak", "Gas fuel: leak test done, low places aired, cylinder valve within reach"}, gas},
-    {{"nitrous_bottle", "Nitrous: bottle strapped down, blow-down vented outside, warmer off while unattended"},
-     nitrous},
-    {{"nitrous_purge", "Nitrous: purge away from people and flames; armed only at full throttle"}, nitrous},
+    {{"emergency_stop"}, always},   {{"nobody_in_plane"}, always},    {{"extraction"}, always},
+    {{"extinguisher"}, always},     {{"ears_eyes"}, always},          {{"fuel_lines"}, always},
+    {{"shaft_guard"}, engineBrake}, {{"engine_mounts"}, engineBrake}, {{"hub_bolts"}, hubBrake},
+    {{"straps"}, isChassis},        {{"tyres"}, isChassis},           {{"driven_only"}, vehicle},
+    {{"alcohol_flame"}, alcohol},   {{"alcohol_skin"}, alcohol},      {{"gas_leak"}, gas},
+    {{"nitrous_bottle"}, nitrous},  {{"nitrous_purge"}, nitrous},
 };
 
 } // namespace
@@ -62,12 +50,6 @@ std::vector<Caution> cautionsOpen(const TestDay& day) {
                            [&](const CautionTick& tick) { return tick.id == caution.id; });
     });
     return out;
-}
-
-const char* cautionsPreface() {
-    return "Hill Run records and advises. It is no safety device and does not make a pull safe: the rules of your "
-           "cell, "
-           "local codes and licensed practice come first.";
 }
 
 } // namespace hillrun

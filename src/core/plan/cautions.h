@@ -11,8 +11,7 @@ namespace hillrun {
 
 /// A caution to be ticked before the first pull.
 struct Caution {
-    const char* id;
-    const char* text;
+    const char* id; ///< its words: "caution." and the id
 };
 
 /// Those that belong to this cell, fuel and article (common practice). They do not make a pull safe: the cell's own
@@ -20,7 +19,5 @@ struct Caution {
 std::vector<Caution> cautionsFor(const TestDay& day);
 /// Those of `cautionsFor` that nobody has ticked.
 std::vector<Caution> cautionsOpen(const TestDay& day);
-/// What Hill Run is and is not; shown with every list of cautions.
-const char* cautionsPreface();
 
 } // namespace hillrun

@@ -13,13 +13,9 @@ namespace hillrun {
 namespace {
 
 constexpr std::array kDesigns{
-    DesignInfo{DesignKind::AB, "a-b", "A-B", "base, then each build", 2, 8},
-    DesignInfo{DesignKind::ABA, "a-b-a", "A-B-A", "back to the base after each build", 2, 8},
-    DesignInfo{DesignKind::ABBA, "a-b-b-a", "A-B-B-A", "out and back: every build twice", 2, 8},
-    DesignInfo{DesignKind::Ladder, "ladder", "Ladder", "each step on top of the last, then the base again", 3, 8},
-    DesignInfo{DesignKind::TwoByTwo, "2x2", "2 \xC3\x97 2", "neither part, one, the other, both, then the base again",
-               4, 4},
-    DesignInfo{DesignKind::Sweep, "sweep", "Sweep", "one setting in steps, then the base again", 3, 8},
+    DesignInfo{DesignKind::AB, "a-b", 2, 8},       DesignInfo{DesignKind::ABA, "a-b-a", 2, 8},
+    DesignInfo{DesignKind::ABBA, "a-b-b-a", 2, 8}, DesignInfo{DesignKind::Ladder, "ladder", 3, 8},
+    DesignInfo{DesignKind::TwoByTwo, "2x2", 4, 4}, DesignInfo{DesignKind::Sweep, "sweep", 3, 8},
 };
 
 constexpr double kCoolDown_min = 4.0;
@@ -62,7 +58,7 @@ std::string plain(std::string text) {
     return text;
 }
 
-void addSetWords(std::vector<std::string>& out, const std::vector<PlannedSet>& sets) {
+void addSetWords(std::vector<Statement>& out, const std::vector<PlannedSet>& sets) {
     std::vector<std::string> once;
     std::vector<std::string> twice;
     for (const PlannedSet& set : sets) {
@@ -71,15 +67,12 @@ void addSetWords(std::vector<std::string>& out, const std::vector<PlannedSet>& s
             list.push_back(set.build);
     }
     if (!once.empty())
-        out.push_back(fmt::format("One pull in a set of {}: a bad pull cannot be seen at all. Take three.",
-                                  fmt::join(once, ", ")));
+        out.push_back({"plan.one_pull", {namesOf(once)}});
     if (!twice.empty())
-        out.push_back(fmt::format("Two pulls in a set of {}: when they disagree nobody can say which is wrong. "
-                                  "Take three.",
-                                  fmt::join(twice, ", ")));
+        out.push_back({"plan.two_pulls", {namesOf(twice)}});
 }
 
-void addChangeWords(std::vector<std::string>& out, const TestDay& day, const std::vector<std::string>& order) {
+void addChangeWords(std::vector<Statement>& out, const TestDay& day, const std::vector<std::string>& order) {
     if (day.builds.empty())
         return;
     for (const Build& build : day.builds) {
@@ -95,12 +88,9 @@ void addChangeWords(std::vector<std::string>& out, const TestDay& day, const std
             nearest = other.id;
         }
         if (fewest == 0)
-            out.push_back(fmt::format("Nothing is noted that differs between {} and {}. Note what changes.",
-                                      day.builds.front().id, build.id));
+            out.push_back({"plan.nothing_noted", {day.builds.front().id, build.id}});
         if (fewest > 1)
-            out.push_back(
-                fmt::format("{} differs from {} in {} things at once: their effect can only be told together.",
-                            build.id, nearest, fewest));
+            out.push_back({"plan.several_things", {Count{static_cast<long>(fewest)}, build.id, nearest}});
     }
 }
 
@@ -127,15 +117,15 @@ std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>
 
 std::vector<Build> sweepBuilds(const TestDay& day, const std::string& setting, const std::vector<std::string>& values) {
     Build base = day.builds.empty() ? Build{.id = "A"} : day.builds.front();
-    auto valueIn = [&](Build& build) -> std::string& {
+    auto setValue = [&](Build& build, const std::string& value) {
         for (NamedValues* list : {&build.parts, &build.settings})
-            for (auto& [name, value] : *list)
-                if (name == setting)
-                    return value;
-        build.settings.emplace_back(setting, "as it is");
-        return build.settings.back().second;
+            for (auto& [name, own] : *list)
+                if (name == setting) {
+                    own = value;
+                    return;
+                }
+        build.settings.emplace_back(setting, value);
     };
-    (void)valueIn(base);
     std::vector<Build> out{base};
     for (const std::string& value : values) {
         if (out.size() == 8)
@@ -145,7 +135,7 @@ std::vector<Build> sweepBuilds(const TestDay& day, const std::string& setting, c
         step.name = value;
         step.note.clear();
         step.attachments.clear();
-        valueIn(step) = value;
+        setValue(step, value);
         out.push_back(std::move(step));
     }
     return out;
@@ -161,32 +151,32 @@ std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order) {
     return out;
 }
 
-std::vector<std::string> planWeaknesses(const TestDay& day, const std::vector<std::string>& order) {
-    std::vector<std::string> out;
+std::vector<Statement> planWeaknesses(const TestDay& day, const std::vector<std::string>& order) {
+    std::vector<Statement> out;
     if (order.empty() || day.builds.empty())
         return out;
     const std::string& base = day.builds.front().id;
     const auto sets = plannedSets(order);
     if (std::find(order.begin(), order.end(), base) == order.end())
-        out.push_back(fmt::format("The base {} is not run: there is nothing to compare with.", base));
+        out.push_back({"plan.no_base", {base}});
     else if (sets.size() > 1 && !driftIdentified(planInput(order)))
-        out.push_back("No return to base: drift cannot be told from the part.");
+        out.push_back({"plan.no_return"});
     else if (sets.size() > 1 && sets.back().build != base)
-        out.push_back(fmt::format("The day does not end on the base: drift after the last {} stays unseen.", base));
+        out.push_back({"plan.ends_elsewhere", {base}});
     if (order.front() != base && std::find(order.begin(), order.end(), base) != order.end())
-        out.push_back(fmt::format("The day does not begin with the base {}.", base));
+        out.push_back({"plan.begins_elsewhere", {base}});
     addSetWords(out, sets);
     addChangeWords(out, day, order);
     return out;
 }
 
-std::string changesText(const TestDay& day, const Build& build) {
+Statement changesPhrase(const TestDay& day, const Build& build) {
     if (day.builds.empty() || day.builds.front().id == build.id)
-        return "base";
+        return {"plan.base"};
     const size_t changes = changesBetween(day.builds.front(), build).size();
     if (changes == 0)
-        return "no change noted";
-    return changes == 1 ? "1 change" : fmt::format("{} changes together", changes);
+        return {"plan.no_change"};
+    return {"plan.changes", {Count{static_cast<long>(changes)}}};
 }
 
 double planMinutes(const Plan& plan, const std::vector<std::string>& order) {

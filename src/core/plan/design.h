@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 
 #include <span>
 #include <string>
@@ -21,9 +22,7 @@ enum class DesignKind {
 };
 struct DesignInfo {
     DesignKind kind;
-    const char* name;  ///< "a-b-a", as in a day.json
-    const char* title; ///< "A-B-A"
-    const char* about;
+    const char* name; ///< "a-b-a", as in a day.json; its words: "design_title." and "design." with the name
     size_t fewestBuilds;
     size_t mostBuilds;
 };
@@ -48,11 +47,11 @@ struct PlannedSet {
 };
 std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order);
 
-/// What is weak in this order of pulls, in plain sentences, the gravest first; empty when nothing is.
-std::vector<std::string> planWeaknesses(const TestDay& day, const std::vector<std::string>& order);
+/// What is weak in this order of pulls, the gravest first; empty when nothing is.
+std::vector<Statement> planWeaknesses(const TestDay& day, const std::vector<std::string>& order);
 
 /// "1 change", "3 changes together", "no change noted"; "base" for the first build.
-std::string changesText(const TestDay& day, const Build& build);
+Statement changesPhrase(const TestDay& day, const Build& build);
 
 /// How long the pulls take, minutes; what the plan does not say counts as 4 minutes to cool down and 20 to change a
 /// build (common practice).

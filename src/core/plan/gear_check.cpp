@@ -15,30 +15,29 @@ struct Limit {
     std::optional<double> speed_kmh;
 };
 
-std::string missingFigures(const TestDay& day, double end_rpm) {
+Statement missingFigures(const TestDay& day, double end_rpm) {
     const Vehicle& vehicle = day.article.vehicle;
-    std::vector<std::string> missing;
+    Several missing;
     if (vehicle.gears.empty())
-        missing.emplace_back("gear ratios");
+        missing.items.push_back({"gear.ratios"});
     if (!vehicle.tyreRadius_m)
-        missing.emplace_back("tyre radius");
+        missing.items.push_back({"gear.tyre_radius"});
     if (!vehicle.finalDrive)
-        missing.emplace_back("final drive");
+        missing.items.push_back({"gear.final_drive"});
     if (!(end_rpm > 0.0))
-        missing.emplace_back("end speed or red line");
-    return missing.empty() ? std::string() : fmt::format("Needs {} of the article.", fmt::join(missing, ", "));
+        missing.items.push_back({"gear.end_speed"});
+    return missing.items.empty() ? Statement{} : Statement{"gear.needs", {missing}};
 }
 
-std::string warningOf(const TestDay& day, const GearCheck& check) {
+Statement warningOf(const TestDay& day, const GearCheck& check) {
     const auto& engine = day.article.engine;
     if (engine.limiter_rpm && check.end_rpm >= *engine.limiter_rpm)
-        return fmt::format("The pull ends at {:.0f} rpm, the limiter cuts in at {:.0f} rpm.", check.end_rpm,
-                           *engine.limiter_rpm);
+        return {"gear.beyond_limiter", {Rpm{check.end_rpm}, Rpm{*engine.limiter_rpm}}};
     const auto gear = day.plan.protocol.gear;
     for (const GearRow& row : check.rows)
         if (gear && row.gear == *gear && !row.over.empty())
-            return fmt::format("Gear {} reaches {:.0f} km/h: above the limit of the {}.", row.gear, row.speedAtEnd_kmh,
-                               fmt::join(row.over, " and the "));
+            return {"gear.over_limit",
+                    {std::to_string(row.gear), decimals(row.speedAtEnd_kmh, 0, "km/h"), Several{row.over}}};
     return {};
 }
 
@@ -49,16 +48,17 @@ GearCheck checkGears(const TestDay& day) {
     const Vehicle& vehicle = day.article.vehicle;
     out.end_rpm = day.plan.protocol.end_rpm.value_or(day.article.engine.redLine_rpm.value_or(0.0));
     if (day.cell.kind == CellKind::EngineBrake) {
-        out.why = "An engine brake needs no gear.";
+        out.why = {"gear.none_needed"};
         out.warning = warningOf(day, out);
         return out;
     }
     out.why = missingFigures(day, out.end_rpm);
     if (!out.why.empty())
         return out;
-    const Limit limits[] = {{"speed limiter", vehicle.speedLimit_kmh},
-                            {"tyre", vehicle.tyreLimit_kmh},
-                            {"rollers", day.cell.kind == CellKind::HubBrake ? std::nullopt : day.cell.rollerLimit_kmh}};
+    const Limit limits[] = {
+        {"gear.speed_limiter", vehicle.speedLimit_kmh},
+        {"gear.tyre", vehicle.tyreLimit_kmh},
+        {"gear.rollers", day.cell.kind == CellKind::HubBrake ? std::nullopt : day.cell.rollerLimit_kmh}};
     double nearest = 1e9;
     for (size_t i = 0; i < vehicle.gears.size(); ++i) {
         GearRow row;
@@ -68,7 +68,7 @@ GearCheck checkGears(const TestDay& day) {
             3.6 * angularSpeed(out.end_rpm) * *vehicle.tyreRadius_m / (vehicle.gears[i] * *vehicle.finalDrive);
         for (const Limit& limit : limits)
             if (limit.speed_kmh && row.speedAtEnd_kmh > *limit.speed_kmh)
-                row.over.emplace_back(limit.name);
+                row.over.push_back({limit.name});
         const double distance = std::abs(std::log(row.ratio));
         if (row.over.empty() && distance < nearest) {
             nearest = distance;
@@ -76,9 +76,7 @@ GearCheck checkGears(const TestDay& day) {
         }
         out.rows.push_back(std::move(row));
     }
-    out.why = out.best > 0
-                  ? fmt::format("Gear {} is nearest to direct drive and stays under every known limit.", out.best)
-                  : "Every gear passes a limit at this engine speed. End the pull lower.";
+    out.why = out.best > 0 ? Statement{"gear.best", {std::to_string(out.best)}} : Statement{"gear.all_over"};
     out.warning = warningOf(day, out);
     return out;
 }

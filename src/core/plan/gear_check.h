@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 
 #include <string>
 #include <vector>
@@ -13,8 +14,8 @@ namespace hillrun {
 struct GearRow {
     int gear = 1;
     double ratio = 0.0;
-    double speedAtEnd_kmh = 0.0;   ///< road speed at the end of the pull (the red line)
-    std::vector<std::string> over; ///< limits it passes: "speed limiter", "tyre", "rollers"
+    double speedAtEnd_kmh = 0.0; ///< road speed at the end of the pull (the red line)
+    std::vector<Statement> over; ///< limits it passes: the speed limiter, the tyre, the rollers
     bool operator==(const GearRow&) const = default;
 };
 
@@ -23,8 +24,8 @@ struct GearCheck {
     std::vector<GearRow> rows;
     int best = 0;         ///< nearest to direct drive (1:1) under every limit; 0 when there is none
     double end_rpm = 0.0; ///< the speed it was worked out for
-    std::string why;      ///< why there is no answer, or the best gear in a sentence
-    std::string warning;  ///< the chosen gear passes a limit; the pull ends above the engine's limiter
+    Statement why;        ///< why there is no answer, or the best gear in a sentence
+    Statement warning;    ///< the chosen gear passes a limit; the pull ends above the engine's limiter
     bool operator==(const GearCheck&) const = default;
 };
 

@@ -79,12 +79,13 @@ PlanProgress planProgress(const TestDay& day) {
     return out;
 }
 
-std::string nextStepText(const PlanProgress& progress) {
+Statement nextStep(const PlanProgress& progress) {
     if (!progress.next)
-        return progress.done.empty() ? "No plan" : "The plan is done";
+        return {progress.done.empty() ? "plan.none" : "plan.done"};
     if (progress.needsChange)
-        return fmt::format("Fit build {}", progress.build);
-    return fmt::format("Pull {} of {} \xC2\xB7 build {}", progress.numberInSet, progress.pullsInSet, progress.build);
+        return {"plan.fit_build", {progress.build}};
+    return {"plan.next_pull",
+            {std::to_string(progress.numberInSet), std::to_string(progress.pullsInSet), progress.build}};
 }
 
 } // namespace hillrun

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 
 #include <optional>
 #include <string>
@@ -28,6 +29,6 @@ struct PlanProgress {
 PlanProgress planProgress(const TestDay& day);
 
 /// "Pull 2 of 3 · build B", "Fit build B", "The plan is done".
-std::string nextStepText(const PlanProgress& progress);
+Statement nextStep(const PlanProgress& progress);
 
 } // namespace hillrun

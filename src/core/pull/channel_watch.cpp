@@ -80,18 +80,18 @@ void ChannelWatch::watch(Watched& c, double time_s, double value) {
     c.state = frozen ? ChannelState::Frozen : (noisy ? ChannelState::Noisy : ChannelState::Good);
 }
 
-const char* channelStateText(ChannelState state) {
+Statement channelStatePhrase(ChannelState state) {
     switch (state) {
     case ChannelState::Good:
-        return "";
+        return {};
     case ChannelState::Frozen:
-        return "frozen";
+        return {"channel_state.frozen"};
     case ChannelState::Noisy:
-        return "noisy";
+        return {"channel_state.noisy"};
     case ChannelState::Missing:
-        return "no signal";
+        return {"channel_state.missing"};
     }
-    return "";
+    return {};
 }
 
 } // namespace hillrun

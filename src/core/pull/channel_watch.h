@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
+
 #include <cstddef>
 #include <optional>
 #include <span>
@@ -44,6 +46,6 @@ private:
 };
 
 /// "frozen", "noisy", "no signal"; empty for good.
-const char* channelStateText(ChannelState state);
+Statement channelStatePhrase(ChannelState state);
 
 } // namespace hillrun

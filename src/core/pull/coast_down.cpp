@@ -26,16 +26,16 @@ bool coupled(const PullSignals& s, size_t row) {
     return std::abs(angularSpeed(s.speed_rpm[row]) / s.driven_rad_s[row] / *s.ratio - 1.0) < kUncoupled;
 }
 
-CoastDown none(std::string why) { return {{}, {}, std::move(why)}; }
+CoastDown none(const char* why) { return {{}, {}, {why}}; }
 
 } // namespace
 
 CoastDown findCoastDown(const ChannelTable& raw, const PullSignals& s, const Sweep& sweep, const Dyno& dyno) {
     if (s.driven_rad_s.empty() || !s.drivenScaleKnown)
-        return none("no roller speed was recorded");
+        return none("coast.no_speed");
     const double inertia = dyno.cell.rollerInertia_kgm2.value_or(0.0) + drivelineInertia_kgm2(dyno, s.drivenIsRoller);
     if (!(inertia > 0.0))
-        return none("the inertia of the rollers is not known");
+        return none("coast.no_inertia");
     size_t first = sweep.last;
     while (first < s.rows() && !(closed(s, first) && !coupled(s, first)))
         ++first;
@@ -43,8 +43,7 @@ CoastDown findCoastDown(const ChannelTable& raw, const PullSignals& s, const Swe
     while (last + 1 < s.rows() && closed(s, last + 1) && !coupled(s, last + 1) && s.driven_rad_s[last + 1] > 2.0)
         ++last;
     if (last >= s.rows() || s.time_s[last] - s.time_s[first] < kShortest_s)
-        return none(s.time_s.back() - s.time_s[sweep.last] < kShortest_s ? "no coast-down was recorded after the pull"
-                                                                         : "the engine stayed coupled after the pull");
+        return none(s.time_s.back() - s.time_s[sweep.last] < kShortest_s ? "coast.none" : "coast.coupled");
     const std::span time(s.time_s);
     const std::span driven(s.driven_rad_s);
     const Derivative rate =
@@ -60,7 +59,7 @@ CoastDown findCoastDown(const ChannelTable& raw, const PullSignals& s, const Swe
         out.torque_nm.push_back(loss_nm);
     }
     if (out.torque_nm.size() < 20 || !(median(out.torque_nm) > 0.0))
-        return none("the rollers do not slow down after the pull");
+        return none("coast.no_slowing");
     return out;
 }
 

@@ -4,6 +4,7 @@
 
 #include "core/pull/pull_signals.h"
 #include "core/pull/sweep.h"
+#include "core/statement/statement.h"
 
 namespace hillrun {
 
@@ -12,7 +13,7 @@ namespace hillrun {
 struct CoastDown {
     std::vector<double> driven_rad_s;
     std::vector<double> torque_nm;
-    std::string whyNot; ///< why there is none; empty when there is one
+    Statement whyNot; ///< why there is none; empty when there is one
     [[nodiscard]] bool usable() const { return whyNot.empty(); }
 };
 

@@ -68,10 +68,10 @@ void mixture(EventSheet& sheet) {
              stretches(rpm, kStretch_rpm, [&](size_t i) { return sign * off[i] > kLambdaOff; })) {
             const double size = largestIn(rpm, off, range);
             sheet.addRange(EventKind::Mixture, range, size,
-                           fmt::format("lambda up to {:.2f} {} than {}, {}", std::abs(size),
-                                       size > 0.0 ? "leaner" : "richer",
-                                       sheet.context.references.empty() ? "full load usually is" : "the other pulls",
-                                       rpmWords(range.low, range.high)));
+                           {sheet.context.references.empty()
+                                ? (size > 0.0 ? "event.leaner_than_usual" : "event.richer_than_usual")
+                                : (size > 0.0 ? "event.leaner" : "event.richer"),
+                            {decimals(std::abs(size), 2), range}});
         }
     }
 }
@@ -86,9 +86,7 @@ void knock(EventSheet& sheet) {
              return (*retard)[i] > kKnock_deg && !((*retard)[i] < usual[i] + 0.5 * kKnock_deg);
          })) {
         const double size = largestIn(rpm, *retard, range);
-        sheet.addRange(EventKind::Knock, range, size,
-                       fmt::format("knock control takes back up to {:.1f} deg, {}: fuel, heat or too much timing", size,
-                                   rpmWords(range.low, range.high)));
+        sheet.addRange(EventKind::Knock, range, size, {"event.knock", {decimals(size, 1, "\xC2\xB0"), range}});
     }
 }
 
@@ -110,9 +108,8 @@ void timing(EventSheet& sheet) {
     for (const RpmRange& range : stretches(rpm, 100.0, [&](size_t i) { return pulled[i] > kTimingPulled_deg; })) {
         const double size = largestIn(rpm, pulled, range);
         sheet.addRange(EventKind::TimingPulled, range, size,
-                       fmt::format("ignition up to {:.1f} deg later than {}, {}", size,
-                                   sheet.context.references.empty() ? "before and after" : "the other pulls",
-                                   rpmWords(range.low, range.high)));
+                       {sheet.context.references.empty() ? "event.later_than_around" : "event.later",
+                        {decimals(size, 1, "deg"), range}});
     }
 }
 
@@ -128,8 +125,7 @@ void bypass(EventSheet& sheet) {
     const double most =
         *std::max_element(values.begin() + static_cast<long>(run.first), values.begin() + static_cast<long>(to) + 1);
     sheet.add(EventKind::BypassOpen, run.first, to, most,
-              fmt::format("the bypass opens to {:.0f} % at full throttle, {}: charge escapes", most,
-                          rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+              {"event.bypass", {decimals(most, 0, "%"), sheet.between(run.first, to)}});
 }
 
 /// A short hole in the boost, against the straight line from before to after; a rising or falling boost is no hole.
@@ -147,9 +143,7 @@ void boostDip(EventSheet& sheet) {
     }
     for (const RpmRange& range : stretches(rpm, 50.0, [&](size_t i) { return hole[i] > kBoostDip_kpa; })) {
         const double size = largestIn(rpm, hole, range);
-        sheet.addRange(EventKind::BoostDip, range, size,
-                       fmt::format("boost drops by {:.1f} kPa and comes back, {}: bypass or wastegate", size,
-                                   rpmWords(range.low, range.high)));
+        sheet.addRange(EventKind::BoostDip, range, size, {"event.boost_dip", {decimals(size, 1, "kPa"), range}});
     }
 }
 
@@ -169,9 +163,7 @@ void boostLow(EventSheet& sheet) {
         return;
     const RpmRange range{found.front().low, found.back().high};
     const double size = largestIn(rpm, low, range);
-    sheet.addRange(EventKind::BoostLow, range, size,
-                   fmt::format("boost up to {:.1f} kPa below the other pulls of this build, {}: look for a leak", size,
-                               rpmWords(range.low, range.high)));
+    sheet.addRange(EventKind::BoostLow, range, size, {"event.boost_low", {decimals(size, 1, "kPa"), range}});
 }
 
 } // namespace

@@ -25,12 +25,11 @@ public:
     std::vector<DerivedChannel> make() {
         const EngineCard& e = m_article.engine;
         if (e.displacement_cc && *e.displacement_cc > 0.0) {
-            add("mean_effective_pressure", "Mean effective pressure", "kPa", [&](size_t i) {
+            add("mean_effective_pressure", "kPa", [&](size_t i) {
                 return meanEffectivePressure_pa(m_curve.torque_nm[i], *e.displacement_cc, e.strokes.value_or(4)) /
                        1000.0;
             });
-            add("specific_output", "Specific output", "kW/l",
-                [&](size_t i) { return m_curve.power_w[i] / *e.displacement_cc; });
+            add("specific_output", "kW/l", [&](size_t i) { return m_curve.power_w[i] / *e.displacement_cc; });
         }
         if (e.stroke_mm)
             pistonSpeed(*e.stroke_mm);
@@ -41,8 +40,8 @@ public:
     }
 
 private:
-    void add(const char* name, const char* label, const char* unit, const std::function<double(size_t)>& value) {
-        DerivedChannel channel{name, label, unit, {}, {}};
+    void add(const char* name, const char* unit, const std::function<double(size_t)>& value) {
+        DerivedChannel channel{name, unit, {}, {}};
         for (size_t i = 0; i < m_curve.rpm.size(); ++i)
             channel.values.push_back(value(i));
         if (std::any_of(channel.values.begin(), channel.values.end(), [](double v) { return std::isfinite(v); }))
@@ -55,16 +54,13 @@ private:
     }
 
     void pistonSpeed(double stroke_mm) {
-        add("mean_piston_speed", "Mean piston speed", "m/s",
-            [&](size_t i) { return meanPistonSpeed_m_s(m_curve.rpm[i], stroke_mm); });
+        add("mean_piston_speed", "m/s", [&](size_t i) { return meanPistonSpeed_m_s(m_curve.rpm[i], stroke_mm); });
         const double top = m_curve.rpm.empty() ? 0.0 : meanPistonSpeed_m_s(m_curve.rpm.back(), stroke_mm);
         if (!m_out.empty() && top > kPistonRoad_m_s)
             m_out.back().note =
                 top > kPistonRace_m_s
-                    ? fmt::format("{:.1f} m/s at the top: beyond the {:.0f} m/s that even racing engines keep to", top,
-                                  kPistonRace_m_s)
-                    : fmt::format("{:.1f} m/s at the top: above the {:.0f} m/s usual for long life", top,
-                                  kPistonRoad_m_s);
+                    ? Statement{"piston.racing", {decimals(top, 1, "m/s"), decimals(kPistonRace_m_s, 0, "m/s")}}
+                    : Statement{"piston.road", {decimals(top, 1, "m/s"), decimals(kPistonRoad_m_s, 0, "m/s")}};
     }
 
     void pressures() {
@@ -72,16 +68,15 @@ private:
         const auto* back = channel("exhaust_back_pressure");
         const auto* box = channel("airbox_pressure");
         if (map)
-            add("power_per_pressure", "Power per manifold pressure", "kW/bar",
+            add("power_per_pressure", "kW/bar",
                 [&](size_t i) { return m_curve.power_w[i] / 1000.0 / ((*map)[i] / 100.0); });
         if (map && back && m_article.engine.aspiration != Aspiration::Natural)
-            add("back_pressure_over_boost", "Back pressure over boost", "1", [&](size_t i) {
+            add("back_pressure_over_boost", "1", [&](size_t i) {
                 const double boost_kpa = (*map)[i] - m_ambient_kpa;
                 return boost_kpa > 5.0 ? ((*back)[i] - m_ambient_kpa) / boost_kpa : std::nan("");
             });
         if (box)
-            add("intake_pressure_drop", "Intake pressure drop", "kPa",
-                [&](size_t i) { return m_ambient_kpa - (*box)[i]; });
+            add("intake_pressure_drop", "kPa", [&](size_t i) { return m_ambient_kpa - (*box)[i]; });
     }
 
     /// The mixture in the form that was not recorded.
@@ -90,9 +85,9 @@ private:
         const auto* ratio = channel("air_fuel_ratio");
         const FuelKind fuel = m_article.fuel.kind;
         if (lambda && !ratio)
-            add("air_fuel_ratio", "Air-fuel ratio", "1", [&](size_t i) { return ratioFromLambda((*lambda)[i], fuel); });
+            add("air_fuel_ratio", "1", [&](size_t i) { return ratioFromLambda((*lambda)[i], fuel); });
         if (ratio && !lambda)
-            add("lambda", "Lambda", "1", [&](size_t i) { return lambdaFromRatio((*ratio)[i], fuel); });
+            add("lambda", "1", [&](size_t i) { return lambdaFromRatio((*ratio)[i], fuel); });
     }
 
     void fuel() {
@@ -100,7 +95,7 @@ private:
         if (!flow)
             return;
         // Fuel goes with the power that was there, not with the corrected one.
-        add("specific_fuel_consumption", "Specific fuel consumption", "g/kWh", [&](size_t i) {
+        add("specific_fuel_consumption", "g/kWh", [&](size_t i) {
             const double observed_kw = m_curve.power_w[i] / m_curve.air.factor / 1000.0;
             return observed_kw > 0.0 ? (*flow)[i] * 1000.0 / observed_kw : std::nan("");
         });

@@ -15,10 +15,9 @@ double ratioFromLambda(double lambda, FuelKind fuel);
 /// A quantity worked out from a curve and what is known of the engine, on the curve's grid.
 struct DerivedChannel {
     std::string name; ///< "mean_effective_pressure"
-    std::string label;
     std::string unit;
     std::vector<double> values;
-    std::string note; ///< a usual bound that is passed; empty when there is nothing to say
+    Statement note; ///< a usual bound that is passed; empty when there is nothing to say
 };
 
 /// Every derived quantity that this pull allows: mean effective pressure, mean piston speed, specific output, power per

@@ -67,20 +67,18 @@ void slip(EventSheet& sheet) {
                         ratio[std::min(to, run.first + rise)] - ratio[run.first - rise] > 0.7 * most * usual &&
                         most > 2.0 * kSlip;
     EventKind kind = EventKind::Slip;
-    const char* who = "tyre, strap, clutch or converter";
+    const char* what = "event.slip";
     if (run.first < sheet.s.rows() / 10 && front > back * 1.02) {
         kind = EventKind::ConverterSlip;
-        who = "a converter that locks up only later; start higher";
+        what = "event.converter_slip";
     } else if (atOnce) {
         kind = EventKind::ClutchSlip;
-        who = "it lets go at once, as a clutch does";
+        what = "event.clutch_slip";
     } else if (run.first > sheet.s.rows() / 10) {
         kind = EventKind::TyreSlip;
-        who = "it grows little by little, as a tyre or strap does";
+        what = "event.tyre_slip";
     }
-    sheet.add(kind, run.first, to, most,
-              fmt::format("the engine runs up to {:.0f} % ahead of the rollers, {}: {}", 100.0 * most,
-                          rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to]), who));
+    sheet.add(kind, run.first, to, most, {what, {decimals(100.0 * most, 0, "%"), sheet.between(run.first, to)}});
 }
 
 /// The gear whose ratio is nearest; 0 when none is known.
@@ -115,30 +113,36 @@ void wrongGear(EventSheet& sheet) {
     const bool offGear = others.empty() && sheet.context.gear && nearest != 0 && nearest != *sheet.context.gear;
     if (!offSet && !offGear)
         return;
-    const std::string gear = nearest != 0 ? fmt::format(" like gear {}", nearest) : std::string();
+    std::vector<Argument> holes{decimals(*ratio, 3)};
+    if (offSet)
+        holes.emplace_back(decimals(median(others), 3));
+    else
+        holes.emplace_back(std::to_string(*sheet.context.gear));
+    if (nearest != 0)
+        holes.emplace_back(std::to_string(nearest));
+    const char* alone = offSet ? "event.ratio_off" : "event.ratio_not_gear";
+    const char* likeGear = offSet ? "event.ratio_off_like_gear" : "event.ratio_like_gear";
     sheet.add(EventKind::WrongGear, 0, sheet.s.rows() - 1, offSet ? *ratio / median(others) - 1.0 : 0.0,
-              offSet ? fmt::format("the engine turns {:.3f} times the rollers{}, {:.3f} times in the other pulls",
-                                   *ratio, gear, median(others))
-                     : fmt::format("the engine turns {:.3f} times the rollers{}, not gear {}", *ratio, gear,
-                                   *sheet.context.gear));
+              {nearest != 0 ? likeGear : alone, std::move(holes)});
 }
 
 /// Factors that a wrong unit explains.
 struct UnitFactor {
     double factor;
-    const char* what;
+    const char* was;
+    const char* as;
 };
 constexpr double kHp = unit::kHorsepower_w / 1000.0;
 constexpr double kPs = unit::kMetricHorsepower_w / 1000.0;
 constexpr double kLbFt = unit::kPoundFoot_nm;
-constexpr UnitFactor kUnitFactors[] = {{1.0 / kPs, "PS taken for kW"},
-                                       {kPs, "kW taken for PS"},
-                                       {1.0 / kHp, "hp taken for kW"},
-                                       {kHp, "kW taken for hp"},
-                                       {kLbFt, "N.m taken for lbf.ft"},
-                                       {1.0 / kLbFt, "lbf.ft taken for N.m"},
-                                       {unit::kStandardGravity, "N.m taken for kgf.m"},
-                                       {1.0 / unit::kStandardGravity, "kgf.m taken for N.m"}};
+constexpr UnitFactor kUnitFactors[] = {{1.0 / kPs, "PS", "kW"},
+                                       {kPs, "kW", "PS"},
+                                       {1.0 / kHp, "hp", "kW"},
+                                       {kHp, "kW", "hp"},
+                                       {kLbFt, "N.m", "lbf.ft"},
+                                       {1.0 / kLbFt, "lbf.ft", "N.m"},
+                                       {unit::kStandardGravity, "N.m", "kgf.m"},
+                                       {1.0 / unit::kStandardGravity, "kgf.m", "N.m"}};
 
 /// Mean torque over the range that two curves share, the first over the second; NaN without one.
 double torqueRatio(const Curve& one, const Curve& other) {
@@ -168,22 +172,23 @@ void wrongUnit(EventSheet& sheet) {
     if (ratios.empty())
         return;
     const double ratio = median(ratios);
-    std::string what;
+    Several what{{}, true};
     for (const UnitAnswer& answer : unitAnswers(ratio))
-        what += (what.empty() ? "" : " or ") + answer.words;
-    if (what.empty())
+        what.items.push_back(takenFor(answer));
+    if (what.items.empty())
         return;
-    sheet.add(EventKind::WrongUnit, 0, sheet.s.rows() - 1, ratio,
-              fmt::format("{:.2f} times the other pulls: {}? Look at the unit of its column", ratio, what));
+    sheet.add(EventKind::WrongUnit, 0, sheet.s.rows() - 1, ratio, {"event.wrong_unit", {decimals(ratio, 2), what}});
 }
 
 } // namespace
+
+Statement takenFor(const UnitAnswer& answer) { return {"unit.taken_for", {answer.was, answer.as}}; }
 
 std::vector<UnitAnswer> unitAnswers(double ratio) {
     std::vector<UnitAnswer> out;
     for (const UnitFactor& unit : kUnitFactors)
         if (std::abs(ratio / unit.factor - 1.0) < kSameUnit)
-            out.push_back({1.0 / unit.factor, unit.what});
+            out.push_back({1.0 / unit.factor, unit.was, unit.as});
     return out;
 }
 

@@ -10,21 +10,20 @@ Dyno dynoOf(const TestDay& day) {
     return {day.cell, day.article.vehicle, engineForAir(day), day.article.engine.inertia_kgm2, day.loss};
 }
 
-std::string placeText(const PowerPlace& place) {
-    return fmt::format("at the {}{}", measuredAtName(place.at), place.estimate ? " (estimate)" : "");
+Statement placePhrase(const PowerPlace& place) {
+    return {std::string(place.estimate ? "place_estimate." : "place.") + measuredAtName(place.at)};
 }
 
-std::string placeShort(const PowerPlace& place) {
-    return fmt::format("{}{}", measuredAtName(place.at), place.estimate ? " (estimate)" : "");
+Statement placeShort(const PowerPlace& place) {
+    return {std::string(place.estimate ? "place_short_estimate." : "place_short.") + measuredAtName(place.at)};
 }
 
-std::string placeWarning(const PowerPlace& one, const PowerPlace& other) {
+Statement placeWarning(const PowerPlace& one, const PowerPlace& other) {
     if (one == other)
         return {};
     if (one.at == other.at)
-        return fmt::format("One figure was measured at the {}, the other is an estimate.", measuredAtName(one.at));
-    return fmt::format("One figure is given {}, the other {}: the difference holds the losses between.", placeText(one),
-                       placeText(other));
+        return {"place.one_estimate", {placePhrase({one.at})}};
+    return {"place.differ", {placePhrase(one), placePhrase(other)}};
 }
 
 std::optional<double> gearRatio(const Dyno& dyno, int gear, bool ofRoller) {

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 
 namespace hillrun {
 
@@ -23,11 +24,11 @@ struct PowerPlace {
     bool operator==(const PowerPlace&) const = default;
 };
 /// "at the wheel"; "at the crank (estimate)"
-std::string placeText(const PowerPlace& place);
+Statement placePhrase(const PowerPlace& place);
 /// "wheel"; "crank (estimate)"
-std::string placeShort(const PowerPlace& place);
+Statement placeShort(const PowerPlace& place);
 /// What is to be said before two figures from these places are held against each other; empty when they agree.
-std::string placeWarning(const PowerPlace& one, const PowerPlace& other);
+Statement placeWarning(const PowerPlace& one, const PowerPlace& other);
 
 /// Engine speed over the speed of the roller (or of the wheel, when the rollers' own speed is not recorded) in this
 /// gear; nothing when the gearing or a radius is not known.

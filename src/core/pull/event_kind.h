@@ -45,10 +45,8 @@ enum class EventScope {
 
 struct EventKindInfo {
     EventKind kind;
-    const char* name;  ///< in JSON: "boost_low"
-    const char* title; ///< "boost low"
+    const char* name; ///< in JSON: "boost_low"; its words: "event_title." and "reason." with the name
     EventScope scope;
-    const char* reason; ///< why the pull is set aside for it; empty when it need not be
 };
 const EventKindInfo& eventKindInfo(EventKind kind);
 

@@ -20,9 +20,11 @@ struct EventSheet {
     std::vector<Event> events{};
 
     /// Rows are counted within the sweep.
-    void add(EventKind kind, size_t from, size_t to, double size, std::string why);
+    void add(EventKind kind, size_t from, size_t to, double size, Statement why);
     /// A stretch of engine speed.
-    void addRange(EventKind kind, const RpmRange& range, double size, std::string why);
+    void addRange(EventKind kind, const RpmRange& range, double size, Statement why);
+    /// The speeds of two rows of the sweep, the lower first.
+    [[nodiscard]] RpmRange between(size_t from, size_t to) const;
     [[nodiscard]] double timeAt(double rpm) const;
     /// A channel on the curve's grid, or nullptr.
     [[nodiscard]] const std::vector<double>* channel(const std::string& name) const;
@@ -35,7 +37,6 @@ struct EventSheet {
 std::vector<RpmRange> stretches(const std::vector<double>& rpm, double atLeast_rpm,
                                 const std::function<bool(size_t)>& holds);
 /// "5200 to 6100 rpm"
-std::string rpmWords(double from, double to);
 
 /// start_spike, breakup, spike, collapse, limiter, gap, cut_off, lift, throttle_short.
 void findSweepEvents(EventSheet& sheet);

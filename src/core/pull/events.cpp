@@ -11,16 +11,18 @@
 
 namespace hillrun {
 
-void EventSheet::add(EventKind kind, size_t from, size_t to, double size, std::string why) {
-    const double a = s.speed_rpm[from];
-    const double b = s.speed_rpm[to];
-    events.push_back({kind, {std::min(a, b), std::max(a, b)}, s.time_s[from], s.time_s[to], size, std::move(why)});
+void EventSheet::add(EventKind kind, size_t from, size_t to, double size, Statement why) {
+    events.push_back({kind, between(from, to), s.time_s[from], s.time_s[to], size, std::move(why)});
 }
 
-void EventSheet::addRange(EventKind kind, const RpmRange& range, double size, std::string why) {
+void EventSheet::addRange(EventKind kind, const RpmRange& range, double size, Statement why) {
     const double a = timeAt(range.low);
     const double b = timeAt(range.high);
     events.push_back({kind, range, std::min(a, b), std::max(a, b), size, std::move(why)});
+}
+
+RpmRange EventSheet::between(size_t from, size_t to) const {
+    return {std::min(s.speed_rpm[from], s.speed_rpm[to]), std::max(s.speed_rpm[from], s.speed_rpm[to])};
 }
 
 double EventSheet::timeAt(double rpm) const {
@@ -75,8 +77,6 @@ std::vector<RpmRange> stretches(const std::vector<double>& rpm, double atLeast_r
     return out;
 }
 
-std::string rpmWords(double from, double to) { return fmt::format("{:.0f} to {:.0f} rpm", from, to); }
-
 /// Rollers that measure by their own speeding up lose torque where something slips: the slip says it all.
 static void leaveToSlip(std::vector<Event>& events) {
     const auto slip = std::find_if(events.begin(), events.end(), [](const Event& event) { return isSlip(event.kind); });
@@ -112,7 +112,7 @@ EventRemedy remedyFor(const Event& event, const Curve& curve) {
     if (info.scope == EventScope::Remark || info.scope == EventScope::Trimmed)
         return out;
     out.setAside = true;
-    out.reason = info.reason;
+    out.reason = info.name;
     if (event.kind == EventKind::WrongUnit)
         out.units = unitAnswers(event.size);
     if (info.scope != EventScope::Stretch)

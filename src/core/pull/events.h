@@ -41,8 +41,11 @@ bool isRemark(const Event& event);
 /// A unit that was taken for another, and what its torque is to be multiplied by.
 struct UnitAnswer {
     double factor = 1.0;
-    std::string words; ///< "PS taken for kW"
+    std::string was; ///< "PS": what it was written down in
+    std::string as;  ///< "kW": what it was taken for
 };
+/// "PS taken for kW"
+Statement takenFor(const UnitAnswer& answer);
 /// The mix-ups that explain a pull being `ratio` times the others.
 std::vector<UnitAnswer> unitAnswers(double ratio);
 
@@ -50,7 +53,7 @@ std::vector<UnitAnswer> unitAnswers(double ratio);
 struct EventRemedy {
     std::optional<RpmRange> trimTo; ///< the window that leaves it out, when enough is left
     bool setAside = false;
-    std::string reason;            ///< to be noted when the pull is set aside
+    std::string reason;            ///< the code to be noted when the pull is set aside: "throttle_short"
     std::vector<UnitAnswer> units; ///< a wrong unit: what to ask
 };
 EventRemedy remedyFor(const Event& event, const Curve& curve);

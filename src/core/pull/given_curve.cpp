@@ -86,8 +86,7 @@ Observed observeGiven(const Pull& pull, const GridSettings& grid) {
     if (points.rpm.size() < kFewestPoints)
         throw DataError(Problem::TooFewPoints, {std::to_string(points.rpm.size())});
     if (!(points.rpm.front() >= 0.0 && points.rpm.back() <= kFastest_rpm))
-        throw DataError(Problem::ImplausibleSpeed,
-                        {fmt::format("{:.0f}", points.rpm.front()), fmt::format("{:.0f}", points.rpm.back())});
+        throw DataError(Problem::ImplausibleSpeed, {Rpm{points.rpm.front()}, Rpm{points.rpm.back()}});
     Observed seen;
     seen.recorded.speed_rpm = points.rpm;
     seen.recorded.torque_nm = picked(torque, points.row);
@@ -113,21 +112,21 @@ bool standsIn(const Pull& pull, Standard standard) {
            (*pull.given.corrected == standard || *pull.given.corrected == Standard::Uncorrected);
 }
 
-std::string givenText(const Pull& pull) {
+Statement givenPhrase(const Pull& pull) {
     if (pull.grade == PullGrade::Recorded)
         return {};
-    std::string out = pull.grade == PullGrade::Traced ? "a curve read off a picture, " : "a curve only, ";
-    if (!pull.given.corrected)
-        out += "corrected to nobody knows what";
-    else if (*pull.given.corrected == Standard::Uncorrected)
-        out += "not corrected";
-    else
-        out += fmt::format("corrected to {}", standardInfo(*pull.given.corrected).title);
-    out += pull.given.smoothing_rpm ? fmt::format(", smoothed over {:.0f} rpm", *pull.given.smoothing_rpm)
-                                    : std::string(", smoothing not known");
-    if (pull.given.reading_pct)
-        out += fmt::format(", read to {:.1g} %", *pull.given.reading_pct);
-    return out;
+    Statement corrected{"given.corrected_unknown"};
+    if (pull.given.corrected && *pull.given.corrected == Standard::Uncorrected)
+        corrected = {"given.not_corrected"};
+    else if (pull.given.corrected)
+        corrected = {"given.corrected_to", {std::string(standardInfo(*pull.given.corrected).title)}};
+    const Statement smoothing = pull.given.smoothing_rpm
+                                    ? Statement{"given.smoothed", {decimals(*pull.given.smoothing_rpm, 0, "rpm")}}
+                                    : Statement{"given.smoothing_unknown"};
+    const char* kind = pull.grade == PullGrade::Traced ? "given.traced" : "given.curve_only";
+    if (!pull.given.reading_pct)
+        return {kind, {corrected, smoothing}};
+    return {"given.traced_read_to", {corrected, smoothing, significant(*pull.given.reading_pct, 1, "%")}};
 }
 
 } // namespace hillrun

@@ -15,6 +15,6 @@ Observed observeGiven(const Pull& pull, const GridSettings& grid);
 /// given curve when it was corrected to that standard, or not at all.
 bool standsIn(const Pull& pull, Standard standard);
 /// "a curve only, corrected to SAE J1349, smoothing not known"; empty for a recorded pull.
-std::string givenText(const Pull& pull);
+Statement givenPhrase(const Pull& pull);
 
 } // namespace hillrun

@@ -56,7 +56,7 @@ LogOnPull tryLogOn(const Pull& pull, const ChannelTable& log) {
     out.pull = pull.id;
     try {
         if (!ownRows(pull))
-            throw DataError(Problem::TooFewSamples, {"0"}, {.file = pull.file});
+            throw DataError(Problem::TooFewSamples, {std::string("0")}, {.file = pull.file});
         out.fit = fitLog(*ownRows(pull), log);
     } catch (const DataError& error) {
         out.whyNot = error;

@@ -10,6 +10,7 @@
 #include <cmath>
 #include <fmt/format.h>
 #include <numeric>
+#include <optional>
 
 namespace hillrun {
 namespace {
@@ -59,7 +60,7 @@ Trace traceOf(const ChannelTable& table) {
         out.rpm.push_back(speed->values[i]);
     }
     if (out.rows() < kLeastRows)
-        throw DataError(Problem::LogTooShort, {fmt::format("{} rows", out.rows())});
+        throw DataError(Problem::LogTooShort, {Statement{"log.rows", {Count{static_cast<long>(out.rows())}}}});
     out.step_s = medianStep(out.time_s);
     out.noise = sampleNoise(out.rpm);
     return out;
@@ -302,15 +303,21 @@ LogFit judgeLog(const ChannelTable& pull, const ChannelTable& log, const LogCloc
     return judged(traceOf(pull), traceOf(log), clock);
 }
 
+static DataError differs(const std::optional<LogFit>& best) {
+    if (!best)
+        return {Problem::LogDiffersWidely, {}};
+    return {Problem::LogDiffers, {Rpm{best->misfit_rpm}, Rpm{best->expected_rpm}}};
+}
+
 LogFit fitLog(const ChannelTable& pull, const ChannelTable& log) {
     const Trace p = traceOf(pull);
     const Trace l = traceOf(log);
     if (rangeOf(p.rpm) < kLeastRange_rpm || rangeOf(l.rpm) < kLeastRange_rpm)
-        throw DataError(Problem::LogSteady, {fmt::format("{:.0f}", std::min(rangeOf(p.rpm), rangeOf(l.rpm)))});
+        throw DataError(Problem::LogSteady, {Rpm{std::min(rangeOf(p.rpm), rangeOf(l.rpm))}});
     const std::vector<Candidate> lags = candidates(p, l);
     if (lags.empty())
         throw DataError(Problem::LogTooShort,
-                        {fmt::format("it never covers {:.0f} % of the pull's speeds", 100.0 * kShareOfRange)});
+                        {Statement{"log.never_covers", {decimals(100.0 * kShareOfRange, 0, "%")}}});
     const Trace even = smoothed(p, 0.05);
     const double middle = 0.5 * (p.time_s.front() + p.time_s.back());
     std::vector<LogFit> fits;
@@ -326,9 +333,7 @@ LogFit fitLog(const ChannelTable& pull, const ChannelTable& log) {
     };
     std::sort(fits.begin(), fits.end(), better);
     if (fits.empty() || !fits.front().good())
-        throw DataError(Problem::LogDiffers,
-                        {fits.empty() ? "widely" : fmt::format("by {:.0f} rpm", fits.front().misfit_rpm),
-                         fits.empty() ? "few" : fmt::format("{:.0f}", fits.front().expected_rpm)});
+        throw differs(fits.empty() ? std::nullopt : std::optional(fits.front()));
     for (const LogFit& other : fits)
         if (other.good() && std::abs(other.clock.lag_s - fits.front().clock.lag_s) > kApart_s)
             throw DataError(Problem::LogAmbiguous, {fmt::format("{:.2f}", fits.front().clock.lag_s),

@@ -29,8 +29,7 @@ RpmRange reachOf(const Observed& seen) {
 void checkSpeed(const RpmRange& window) {
     constexpr double fastest_rpm = 100000.0;
     if (!(window.low >= 0.0 && window.high <= fastest_rpm))
-        throw DataError(Problem::ImplausibleSpeed,
-                        {fmt::format("{:.0f}", window.low), fmt::format("{:.0f}", window.high)});
+        throw DataError(Problem::ImplausibleSpeed, {Rpm{window.low}, Rpm{window.high}});
 }
 
 double stepMean(const HeldStep& step, std::span<const double> rows) {

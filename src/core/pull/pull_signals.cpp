@@ -88,9 +88,9 @@ private:
         for (const double driven : m_out.driven_rad_s)
             speed_rpm.push_back(driven * *ratio * kRpmPerRadS);
         m_out.speed_rpm = std::move(speed_rpm);
-        m_out.basis.push_back(fmt::format("Engine speed from the {} speed with a ratio of {:.3f}{}.",
-                                          m_out.drivenIsRoller ? "roller" : "road", *ratio,
-                                          m_pull.ratio ? ", set by hand" : ", from gear and tyre"));
+        const char* byHand = m_out.drivenIsRoller ? "basis.roller_by_hand" : "basis.road_by_hand";
+        const char* geared = m_out.drivenIsRoller ? "basis.roller_geared" : "basis.road_geared";
+        m_out.basis.push_back({m_pull.ratio ? byHand : geared, {decimals(*ratio, 3)}});
     }
 
     /// Rows where the engine pulls: open throttle, or the upper half of the speeds.
@@ -140,8 +140,7 @@ private:
         for (double& torque : torque_nm)
             torque *= *m_pull.torqueFactor;
         m_out.torque_nm = std::move(torque_nm);
-        m_out.basis.push_back(
-            fmt::format("Torque times {:.4f}: its unit was corrected by hand.", *m_pull.torqueFactor));
+        m_out.basis.push_back({"basis.unit_by_hand", {decimals(*m_pull.torqueFactor, 4)}});
     }
 
     /// Rows of the sweep, for judging noise: between the slowest and the fastest driven speed under load.
@@ -179,9 +178,9 @@ private:
             const double atRoller_nm = *inertia * rate.perSecond[i] + brake_nm;
             torque_nm[i] = atRoller_nm * m_out.driven_rad_s[i] / angularSpeed(m_out.speed_rpm[i]);
         }
-        m_out.basis.push_back(fmt::format(
-            "Power from rollers of {:.4g} kg m2 speeding up{}; differentiated over {:.2f} s (up to {:.1f} Hz).",
-            *inertia, retarder ? ", the retarder's torque added" : "", rate.width_s, rate.bandwidth_hz));
+        m_out.basis.push_back({retarder ? "basis.rollers_and_retarder" : "basis.rollers",
+                               {significant(*inertia, 4, "kg m²"), decimals(rate.width_s, 2, "s"),
+                                decimals(rate.bandwidth_hz, 1, "Hz")}});
         return torque_nm;
     }
 
@@ -200,14 +199,14 @@ private:
             const Derivative rate = rateOf(rad_s);
             for (size_t i = 0; i < rad_s.size(); ++i)
                 torque_nm[i] += engine * rate.perSecond[i];
-            m_out.basis.push_back(fmt::format("Engine inertia of {:.3g} kg m2 taken into account.", engine));
+            m_out.basis.push_back({"basis.engine_inertia", {significant(engine, 3, "kg m²")}});
         }
         if (drivelineCounts) {
             const Derivative rate = rateOf(m_out.driven_rad_s);
             for (size_t i = 0; i < m_out.rows(); ++i)
                 torque_nm[i] +=
                     driveline * rate.perSecond[i] * m_out.driven_rad_s[i] / angularSpeed(m_out.speed_rpm[i]);
-            m_out.basis.push_back(fmt::format("Driveline inertia of {:.3g} kg m2 taken into account.", driveline));
+            m_out.basis.push_back({"basis.driveline_inertia", {significant(driveline, 3, "kg m²")}});
         }
         m_out.torque_nm = std::move(torque_nm);
     }

@@ -21,7 +21,7 @@ struct PullSignals {
     std::optional<double> ratio;    ///< engine over driven speed, median over the rows with load
     double differentiation_s = 0.0; ///< width of the differentiation; 0 when none was needed
     double differentiation_hz = 0.0;
-    std::vector<std::string> basis; ///< how speed and torque were got, in sentences; empty for a plain brake
+    std::vector<Statement> basis; ///< how speed and torque were got; empty for a plain brake
     [[nodiscard]] size_t rows() const { return time_s.size(); }
 };
 

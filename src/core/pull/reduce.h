@@ -4,6 +4,7 @@
 
 #include "core/pull/event_kind.h"
 #include "core/pull/observe.h"
+#include "core/statement/statement.h"
 
 #include <memory>
 #include <span>
@@ -36,7 +37,7 @@ struct Event {
     double from_s = 0.0;
     double to_s = 0.0;
     double size = 0.0;
-    std::string why;
+    Statement why;
     bool operator==(const Event&) const = default;
 };
 

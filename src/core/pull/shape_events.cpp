@@ -21,22 +21,13 @@ struct Cause {
     const char* channel;
     double moves; ///< at a dip it goes up (+1) or down (-1); 0: either
     double least; ///< smallest move worth naming, in the channel's unit
-    const char* why;
 };
 constexpr Cause kCauses[] = {
-    {"bypass_valve", 1.0, 5.0, "an open bypass lets charge escape"},
-    {"knock_retard", 1.0, 0.5, "knock control takes timing away"},
-    {"ignition_advance", -1.0, 0.7, "later ignition makes less torque"},
-    {"manifold_pressure", -1.0, 1.2, "less charge makes less torque"},
-    {"wastegate_duty", -1.0, 4.0, "less duty lets the wastegate open"},
-    {"throttle", -1.0, 0.8, "a throttle that is not open lets less air in"},
-    {"lambda", 0.0, 0.012, "a mixture off its best makes less torque"},
-    {"air_fuel_ratio", 0.0, 0.18, "a mixture off its best makes less torque"},
-    {"fuel_pressure", -1.0, 6.0, "falling fuel pressure leans the mixture"},
-    {"spark_current", -1.0, 2.0, "a weak spark misses"},
-    {"absorber_load", 1.0, 4.0, "a brake near its limit does not hold the speed"},
-    {"exhaust_back_pressure", 1.0, 4.0, "back pressure keeps burnt gas in the cylinder"},
-    {"airbox_pressure", -1.0, 0.15, "the intake lets less air through there"},
+    {"bypass_valve", 1.0, 5.0},       {"knock_retard", 1.0, 0.5},    {"ignition_advance", -1.0, 0.7},
+    {"manifold_pressure", -1.0, 1.2}, {"wastegate_duty", -1.0, 4.0}, {"throttle", -1.0, 0.8},
+    {"lambda", 0.0, 0.012},           {"air_fuel_ratio", 0.0, 0.18}, {"fuel_pressure", -1.0, 6.0},
+    {"spark_current", -1.0, 2.0},     {"absorber_load", 1.0, 4.0},   {"exhaust_back_pressure", 1.0, 4.0},
+    {"airbox_pressure", -1.0, 0.15},
 };
 
 /// A curve minus itself smoothed wide: what rises and falls within a few hundred rpm. Smoothed twice over (twicing,
@@ -97,9 +88,9 @@ bool explained(const EventSheet& sheet, const RpmRange& range) {
     });
 }
 
-/// "Bypass valve +40 % there (an open bypass lets charge escape)" for each channel that moved the way that explains it.
-std::string causesOf(const EventSheet& sheet, const RpmRange& range, double sign) {
-    std::string out;
+/// "bypass valve +40 % (an open bypass lets charge escape)" for each channel that moved the way that explains it.
+Several causesOf(const EventSheet& sheet, const RpmRange& range, double sign) {
+    Several out;
     for (const Cause& cause : kCauses) {
         const auto* values = sheet.channel(cause.channel);
         if (!values)
@@ -109,10 +100,9 @@ std::string causesOf(const EventSheet& sheet, const RpmRange& range, double sign
         if (towards < cause.least)
             continue;
         const ChannelInfo* info = channelInfo(cause.channel);
-        const std::string unit =
-            info && info->dimension != Dimension::None ? " " + canonicalUnitText(info->dimension) : "";
-        out += fmt::format("{}{} {:+.2g}{} there ({})", out.empty() ? "" : "; ", channelLabel(cause.channel), move,
-                           unit, cause.why);
+        const std::string unit = info && info->dimension != Dimension::None ? canonicalUnitText(info->dimension) : "";
+        out.items.push_back({std::string("cause.") + cause.channel,
+                             {ChannelName{cause.channel, true}, signedSignificant(move, 2, unit)}});
     }
     return out;
 }
@@ -163,14 +153,14 @@ void findShapeEvents(EventSheet& sheet) {
             continue;
         const double sign = bump.size > 0.0 ? 1.0 : -1.0;
         const bool shared = sign * meanIn(rpm, usual, bump.range) > 0.5 * kBump;
-        const char* where = sheet.context.references.empty() ? ""
-                            : shared                         ? ", in the other pulls too"
-                                                             : ", in this pull only";
-        const std::string causes = causesOf(sheet, bump.range, sign);
-        sheet.addRange(sign > 0.0 ? EventKind::Hump : EventKind::Dip, bump.range, bump.size,
-                       fmt::format("torque {:+.1f} % against both sides near {:.0f} rpm{}. {}", 100.0 * bump.size,
-                                   0.5 * (bump.range.low + bump.range.high), where,
-                                   causes.empty() ? "No recorded channel moved with it" : causes));
+        const Several causes = causesOf(sheet, bump.range, sign);
+        const char* alone = sheet.context.references.empty() ? "event.bump" : "event.bump_here";
+        std::string id = shared ? "event.bump_everywhere" : alone;
+        if (!causes.items.empty())
+            id += "_with";
+        sheet.addRange(
+            sign > 0.0 ? EventKind::Hump : EventKind::Dip, bump.range, bump.size,
+            {id, {signedDecimals(100.0 * bump.size, 1, "%"), Rpm{0.5 * (bump.range.low + bump.range.high)}, causes}});
     }
 }
 

@@ -299,26 +299,10 @@ Sweep findSweep(const SweepSignals& recorded, SweepDirection direction, const st
     return SweepFinder(recorded, direction).find(byHand);
 }
 
-const char* trimReasonText(TrimReason reason) {
-    switch (reason) {
-    case TrimReason::BeforeSweep:
-        return "before the sweep";
-    case TrimReason::UnsettledStart:
-        return "unsettled start";
-    case TrimReason::ThrottleLift:
-        return "throttle lift";
-    case TrimReason::Limiter:
-        return "limiter";
-    case TrimReason::EndOfSweep:
-        return "after the sweep";
-    case TrimReason::ByHand:
-        return "trimmed by hand";
-    case TrimReason::BetweenSteps:
-        return "between held speeds";
-    case TrimReason::TimeGap:
-        return "behind a gap in time";
-    }
-    return "";
+Statement trimReasonPhrase(TrimReason reason) {
+    constexpr const char* ids[] = {"trim.before_sweep", "trim.unsettled_start", "trim.throttle_lift", "trim.limiter",
+                                   "trim.end_of_sweep", "trim.by_hand",         "trim.between_steps", "trim.time_gap"};
+    return {ids[static_cast<size_t>(reason)]};
 }
 
 } // namespace hillrun

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/test_day.h"
+#include "core/statement/statement.h"
 
 #include <span>
 #include <vector>
@@ -42,6 +43,6 @@ struct SweepSignals {
 Sweep findSweep(const SweepSignals& recorded, SweepDirection direction, const std::optional<RpmRange>& byHand);
 
 /// "throttle lift"
-const char* trimReasonText(TrimReason reason);
+Statement trimReasonPhrase(TrimReason reason);
 
 } // namespace hillrun

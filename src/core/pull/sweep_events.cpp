@@ -25,13 +25,13 @@ void startSpike(EventSheet& sheet) {
             continue;
         const double size = startDeviation(sheet.curve, trim);
         const size_t at = 0;
-        sheet.events.push_back({EventKind::StartSpike,
-                                {sheet.curve.sweep().whole_rpm.low, sheet.s.speed_rpm[at]},
-                                trim.from_s,
-                                trim.to_s,
-                                size,
-                                fmt::format("torque {:+.0f} % while the load was taken up, until {:.0f} rpm",
-                                            100.0 * size, sheet.s.speed_rpm[at])});
+        sheet.events.push_back(
+            {EventKind::StartSpike,
+             {sheet.curve.sweep().whole_rpm.low, sheet.s.speed_rpm[at]},
+             trim.from_s,
+             trim.to_s,
+             size,
+             Statement{"event.start_spike", {signedDecimals(100.0 * size, 0, "%"), Rpm{sheet.s.speed_rpm[at]}}}});
     }
 }
 
@@ -60,19 +60,18 @@ void stumbles(EventSheet& sheet) {
     if (dips.size() >= 3) {
         const size_t from = dips.front().first;
         const size_t to = dips.back().second;
-        sheet.add(EventKind::Breakup, from, to, -deepest,
-                  fmt::format("torque stumbles {} times by up to {:.0f} %, {}: ignition, trigger, plug or fuel",
-                              dips.size(), -100.0 * deepest, rpmWords(sheet.s.speed_rpm[from], sheet.s.speed_rpm[to])));
+        sheet.add(
+            EventKind::Breakup, from, to, -deepest,
+            {"event.breakup",
+             {Count{static_cast<long>(dips.size())}, decimals(-100.0 * deepest, 0, "%"), sheet.between(from, to)}});
         sheet.brokenUp = true;
     } else if (!dips.empty() && -deepest > 2.0 * limit) {
         sheet.add(EventKind::Spike, dips.front().first, dips.back().second, -deepest,
-                  fmt::format("torque drops by {:.0f} % for a moment near {:.0f} rpm", -100.0 * deepest,
-                              sheet.s.speed_rpm[dips.front().first]));
+                  {"event.drop", {decimals(-100.0 * deepest, 0, "%"), Rpm{sheet.s.speed_rpm[dips.front().first]}}});
     }
     if (up < off.size() && !sheet.brokenUp) // between stumbles the running median itself is low
         sheet.add(EventKind::Spike, up, up, off[up],
-                  fmt::format("torque jumps by {:.0f} % for a moment near {:.0f} rpm", 100.0 * off[up],
-                              sheet.s.speed_rpm[up]));
+                  {"event.jump", {decimals(100.0 * off[up], 0, "%"), Rpm{sheet.s.speed_rpm[up]}}});
 }
 
 /// A sudden loss of torque that stays: lines through what lies before and after meet with a step, and after a while the
@@ -106,20 +105,18 @@ void collapse(EventSheet& sheet) {
     }
     if (at)
         sheet.add(EventKind::Collapse, *at, s.rows() - 1, largest,
-                  fmt::format("torque falls by {:.0f} % at once near {:.0f} rpm and stays down", 100.0 * largest,
-                              s.speed_rpm[*at]));
+                  {"event.collapse", {decimals(100.0 * largest, 0, "%"), Rpm{s.speed_rpm[*at]}}});
 }
 
 void limiter(EventSheet& sheet) {
     for (const Trim& trim : sheet.curve.sweep().trims)
         if (trim.reason == TrimReason::Limiter)
-            sheet.events.push_back(
-                {EventKind::Limiter,
-                 {sheet.s.speed_rpm.back(), sheet.s.speed_rpm.back()},
-                 trim.from_s,
-                 trim.to_s,
-                 0.0,
-                 fmt::format("the engine hangs at {:.0f} rpm with open throttle", sheet.s.speed_rpm.back())});
+            sheet.events.push_back({EventKind::Limiter,
+                                    {sheet.s.speed_rpm.back(), sheet.s.speed_rpm.back()},
+                                    trim.from_s,
+                                    trim.to_s,
+                                    0.0,
+                                    Statement{"event.limiter", {Rpm{sheet.s.speed_rpm.back()}}}});
 }
 
 void gap(EventSheet& sheet) {
@@ -127,8 +124,7 @@ void gap(EventSheet& sheet) {
         const double missing = sheet.s.time_s[i] - sheet.s.time_s[i - 1];
         if (missing > std::max(0.1, 5.0 * sheet.s.step_s))
             sheet.add(EventKind::Gap, i - 1, i, missing,
-                      fmt::format("{:.1f} s are missing near {:.0f} rpm: the connection was lost", missing,
-                                  sheet.s.speed_rpm[i]));
+                      {"event.gap", {decimals(missing, 1, "s"), Rpm{sheet.s.speed_rpm[i]}}});
     }
 }
 
@@ -147,8 +143,7 @@ void cutOff(EventSheet& sheet) {
     const double reached = sheet.curve.sweep().whole_rpm.high;
     if (toTheEnd && reached < usual - kShortOfEnd_rpm)
         sheet.add(EventKind::CutOff, sheet.s.rows() - 1, sheet.s.rows() - 1, usual - reached,
-                  fmt::format("the recording stops at {:.0f} rpm, {:.0f} rpm short, with the throttle open", reached,
-                              usual - reached));
+                  {"event.cut_off", {Rpm{reached}, Rpm{usual - reached}}});
 }
 
 /// The throttle closes before the sweep is over, for good or for a moment.
@@ -171,8 +166,7 @@ void lift(EventSheet& sheet) {
                                 trim.from_s,
                                 trim.to_s,
                                 missing,
-                                fmt::format("the throttle closes at {:.0f} rpm, {:.0f} rpm before the end{}", at,
-                                            missing, reopened ? ", and opens again" : "")});
+                                Statement{reopened ? "event.lift_and_open" : "event.lift", {Rpm{at}, Rpm{missing}}}});
     }
 }
 
@@ -190,8 +184,8 @@ void throttleShort(EventSheet& sheet) {
     if (!(others.empty() ? own < kThrottleShort_pct : own < usual - kThrottleBelowSet_pct))
         return;
     sheet.add(EventKind::ThrottleShort, 0, sheet.s.rows() - 1, others.empty() ? 100.0 - own : usual - own,
-              fmt::format("the throttle opens to {:.0f} % only{}: linkage, cable stop or pedal", own,
-                          others.empty() ? std::string() : fmt::format(", {:.0f} % in the other pulls", usual)));
+              others.empty() ? Statement{"event.throttle_short", {decimals(own, 0, "%")}}
+                             : Statement{"event.throttle_short_of", {decimals(own, 0, "%"), decimals(usual, 0, "%")}});
 }
 
 } // namespace

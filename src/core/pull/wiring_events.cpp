@@ -27,9 +27,7 @@ void absorber(EventSheet& sheet) {
     if (run.rows < sheet.s.rowsIn(0.2))
         return;
     const size_t to = run.first + run.rows - 1;
-    sheet.add(EventKind::AbsorberFull, run.first, to, 1.0,
-              fmt::format("the absorber is fully loaded, {}: the engine is stronger than the brake there",
-                          rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+    sheet.add(EventKind::AbsorberFull, run.first, to, 1.0, {"event.absorber", {sheet.between(run.first, to)}});
 }
 
 void dropout(EventSheet& sheet, const Column& column) {
@@ -41,8 +39,7 @@ void dropout(EventSheet& sheet, const Column& column) {
         return; // a channel without any value was never there
     const size_t to = run.first + run.rows - 1;
     sheet.add(EventKind::Dropout, run.first, to, sheet.s.time_s[to] - sheet.s.time_s[run.first],
-              fmt::format("no signal from {}, {}", channelLabel(column.name),
-                          rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+              {"event.dropout", {ChannelName{column.name, true}, sheet.between(run.first, to)}});
 }
 
 std::optional<double> usualNoise(const EventSheet& sheet, const std::string& channel) {
@@ -71,11 +68,10 @@ void noise(EventSheet& sheet, const Column& column) {
     if (!(abovePulls || aboveLimit) || (sheet.brokenUp && !aboveLimit))
         return;
     sheet.add(EventKind::Noise, 0, sheet.s.rows() - 1, sd,
-              fmt::format("{} scatters by {:.3g} {}{}: look at its plug, ground and screen", channelLabel(column.name),
-                          sd, column.unit,
-                          usual && *usual > 0.0
-                              ? fmt::format(", {:.0f} times as much as in the other pulls", sd / *usual)
-                              : std::string()));
+              usual && *usual > 0.0
+                  ? Statement{"event.noise_times",
+                              {ChannelName{column.name}, significant(sd, 3, column.unit), decimals(sd / *usual, 0)}}
+                  : Statement{"event.noise", {ChannelName{column.name}, significant(sd, 3, column.unit)}});
 }
 
 /// It stands still although it moved before, or in the other pulls, or must move in any engine.
@@ -102,8 +98,9 @@ void frozen(EventSheet& sheet, const Column& column) {
         return;
     const size_t to = run.first + run.rows - 1;
     sheet.add(EventKind::Frozen, run.first, to, seconds,
-              fmt::format("{} stands at {:.4g} {} for {:.1f} s, {}", channelLabel(column.name), values[run.first],
-                          column.unit, seconds, rpmWords(sheet.s.speed_rpm[run.first], sheet.s.speed_rpm[to])));
+              {"event.frozen",
+               {ChannelName{column.name}, significant(values[run.first], 4, column.unit), decimals(seconds, 1, "s"),
+                sheet.between(run.first, to)}});
 }
 
 } // namespace

@@ -45,15 +45,13 @@ void addImpossiblePressures(std::vector<DayDoubt>& out, const std::vector<Readin
             continue;
         const double neighbours_kpa = 0.5 * (before.pressure_kpa + after.pressure_kpa);
         const double off = own.pressure_kpa - neighbours_kpa;
-        out.push_back(
-            {DoubtKind::Pressure,
-             fmt::format("{}: its air pressure lies {:.1f} kPa {} that of its neighbours, which cannot be: read the "
-                         "barometer again or set it aside.",
-                         own.pull, std::abs(off), off > 0.0 ? "above" : "below"),
-             {own.pull},
-             neighbours_kpa,
-             {own.pull},
-             "its air pressure cannot be"});
+        out.push_back({DoubtKind::Pressure,
+                       Statement{off > 0.0 ? "doubt.pressure_above" : "doubt.pressure_below",
+                                 {own.pull, decimals(std::abs(off), 1, "kPa")}},
+                       {own.pull},
+                       neighbours_kpa,
+                       {own.pull},
+                       "pressure_impossible"});
     }
 }
 
@@ -67,11 +65,11 @@ bool isDoubted(const std::vector<DayDoubt>& doubts, DoubtKind kind, const std::s
 void addSeaLevel(std::vector<DayDoubt>& out, const std::vector<Reading>& readings, std::optional<double> altitude_m) {
     DayDoubt doubt{DoubtKind::SeaLevel, {}, {}, {}, {}, {}};
     for (const Reading& reading : readings) {
-        const std::string sea = seaLevelWarning(reading.pressure_kpa, altitude_m);
+        const Statement sea = seaLevelWarning(reading.pressure_kpa, altitude_m);
         if (sea.empty() || isDoubted(out, DoubtKind::Pressure, reading.pull))
             continue;
         if (doubt.pulls.empty()) {
-            doubt.text = fmt::format("{}: {}", reading.pull, sea);
+            doubt.text = {"doubt.of_pull", {reading.pull, sea}};
             doubt.pressure_kpa = reading.pressure_kpa * standardPressure_pa(*altitude_m) / standardPressure_pa(0.0);
         }
         doubt.pulls.push_back(reading.pull);
@@ -90,13 +88,12 @@ void addSettling(std::vector<DayDoubt>& out, const TestDay& day, const DayAnalys
     if (slope_pct == 0.0)
         return;
     DayDoubt doubt{DoubtKind::Settling,
-                   fmt::format("The first set of {} still {} {:.1f} % a pull: the base had not settled; set its first "
-                               "pulls aside or take the base again.",
-                               first->build, slope_pct > 0.0 ? "climbs" : "falls", std::abs(slope_pct)),
+                   Statement{slope_pct > 0.0 ? "doubt.climbs" : "doubt.falls",
+                             {first->build, decimals(std::abs(slope_pct), 1, "%")}},
                    {},
                    {},
                    {first->id},
-                   "the base had not settled"};
+                   "base_not_settled"};
     for (const PullResult& pull : analysis.pulls)
         if (pull.used && pull.set == first->set)
             doubt.pulls.push_back(pull.id);

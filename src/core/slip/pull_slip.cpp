@@ -41,15 +41,6 @@ double meanIn(const Curve& curve, const std::vector<double>& values, const RpmRa
     return meanOf(in);
 }
 
-std::string signedPercent(double percent) {
-    std::string out = fmt::format("{:+.1f} %", percent);
-    if (out == "-0.0 %" || out == "+0.0 %")
-        return "0.0 %";
-    if (out.front() == '-')
-        out.replace(0, 1, "\xE2\x88\x92");
-    return out;
-}
-
 /// One pull against its companions.
 class SlipWriter {
 public:
@@ -64,12 +55,12 @@ public:
         m_slip.pull = m_pull.id;
         m_slip.build = m_pull.build;
         if (!m_result || !m_result->curve) {
-            const std::string why = m_result ? m_result->whyLeftOut : std::string("it was not worked out");
-            add(SlipWeight::Warning, fmt::format("No curve can be made of it: {}.", why), "no_curve");
+            const Statement why = m_result ? m_result->whyLeftOut : Statement{"why.not_worked_out"};
+            add(SlipWeight::Warning, {"slip.no_curve", {why}}, "no_curve");
             return finish();
         }
         if (m_pull.grade != PullGrade::Recorded) {
-            add(SlipWeight::Note, fmt::format("This is {}: it has no rows to look through.", givenText(m_pull)));
+            add(SlipWeight::Note, {"slip.given", {givenPhrase(m_pull)}});
             return finish();
         }
         findCompanions();
@@ -84,7 +75,7 @@ public:
     }
 
 private:
-    void add(SlipWeight weight, std::string text, std::string kind = {}) {
+    void add(SlipWeight weight, Statement text, std::string kind = {}) {
         m_slip.lines.push_back({weight, std::move(text), std::move(kind)});
     }
 
@@ -94,12 +85,11 @@ private:
         m_slip.suspicious = !m_slip.lines.empty() && m_slip.lines.front().weight == SlipWeight::Warning;
         const auto first = std::find_if_not(m_slip.events.begin(), m_slip.events.end(), isRemark);
         if (first != m_slip.events.end())
-            m_slip.headline = eventKindInfo(first->kind).title;
+            m_slip.headline = {std::string("headline.") + eventKindInfo(first->kind).name};
         else if (m_slip.suspicious)
-            m_slip.headline = "look at this";
+            m_slip.headline = {"headline.look"};
         else
-            m_slip.headline = m_companions.empty() ? "first of its build" : "lies on its set";
-        m_slip.headline.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(m_slip.headline.front())));
+            m_slip.headline = {m_companions.empty() ? "headline.first" : "headline.on_its_set"};
         return std::move(m_slip);
     }
 
@@ -120,9 +110,7 @@ private:
         m_slip.events = m_result->events;
         for (size_t i = 0; i < m_slip.events.size(); ++i) {
             const Event& event = m_slip.events[i];
-            std::string text = fmt::format("{}: {}", eventKindInfo(event.kind).title, event.why);
-            text.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(text.front())));
-            add(isRemark(event) ? SlipWeight::Note : SlipWeight::Warning, text, eventKindInfo(event.kind).name);
+            add(isRemark(event) ? SlipWeight::Note : SlipWeight::Warning, event.why, eventKindInfo(event.kind).name);
             m_slip.lines.back().event = i;
         }
     }
@@ -135,7 +123,7 @@ private:
 
     void level() {
         if (m_companions.empty() || !(m_range.high > m_range.low)) {
-            add(SlipWeight::Note, "First pull of its build: nothing to hold it against yet.");
+            add(SlipWeight::Note, {"slip.first"});
             return;
         }
         std::vector<double> means;
@@ -146,13 +134,11 @@ private:
         m_slip.differenceFromSet_pct = off;
         const double n = static_cast<double>(means.size());
         const double limit = std::max(kSmallestOff_pct, 3.0 * repeatability_pct() * std::sqrt(1.0 + 1.0 / n));
-        const char* against = m_ofSet ? "its set" : "the earlier pulls of its build";
+        const Number percent = signedDecimals(off, 1, "%");
         if (std::abs(off) > limit)
-            add(SlipWeight::Warning,
-                fmt::format("{} against {}: more than this engine moves by itself.", signedPercent(off), against),
-                "level");
+            add(SlipWeight::Warning, {m_ofSet ? "slip.off_set" : "slip.off_build", {percent}}, "level");
         else
-            add(SlipWeight::Fine, fmt::format("{} against {}.", signedPercent(off), against));
+            add(SlipWeight::Fine, {m_ofSet ? "slip.on_set" : "slip.on_build", {percent}});
     }
 
     [[nodiscard]] double startOf(const PullResult& result, const std::string& channel) const {
@@ -163,21 +149,20 @@ private:
 
     /// Against the control windows, and against the other pulls of the set.
     void startTemperatures() {
-        std::vector<std::string> fine;
+        Several fine;
         for (const char* channel : {"coolant_temperature", "oil_temperature", "intake_air_temperature"}) {
             const double own = startOf(*m_result, channel);
             if (!std::isfinite(own))
                 continue;
-            const std::string label = channelLabel(channel);
             bool said = false;
             for (const ControlWindow& window : m_day.controlWindows) {
                 if (window.channel != channel || window.at != "start")
                     continue;
                 if (own < window.low.value_or(-1e9) || own > window.high.value_or(1e9)) {
                     add(SlipWeight::Warning,
-                        fmt::format("{} {:.0f} \xC2\xB0"
-                                    "C at the start, outside its window of {:.0f}\xE2\x80\x93{:.0f}.",
-                                    label, own, window.low.value_or(-999), window.high.value_or(999)),
+                        {"slip.outside_window",
+                         {ChannelName{channel}, decimals(own, 0, "C"), decimals(window.low.value_or(-999), 0),
+                          decimals(window.high.value_or(999), 0)}},
                         "window");
                     said = true;
                 }
@@ -187,23 +172,18 @@ private:
                 others.push_back(startOf(*other, channel));
             const double off = own - meanOf(others);
             if (!said && m_ofSet && std::abs(off) > 1.5 * channelInfo(channel)->tolerance) {
-                add(SlipWeight::Note,
-                    fmt::format("{} {:+.0f} \xC2\xB0"
-                                "C against its set at the start.",
-                                label, off),
+                add(SlipWeight::Note, {"slip.temperature_off", {ChannelName{channel}, signedDecimals(off, 0, "C")}},
                     "temperature");
                 said = true;
             }
             if (!said)
-                fine.push_back(fmt::format("{} {:.0f}", label, own));
+                fine.items.push_back({"slip.start_of", {ChannelName{channel, true}, decimals(own, 0, "C")}});
         }
-        if (!fine.empty())
-            add(SlipWeight::Fine, fmt::format("Start: {} \xC2\xB0"
-                                              "C.",
-                                              fmt::join(fine, ", ")));
+        if (!fine.items.empty())
+            add(SlipWeight::Fine, {"slip.start", {fine}});
     }
 
-    void sameAsSet(const char* channel, int decimals) {
+    void sameAsSet(const char* channel, int digits) {
         const auto own = m_result->curve->channels().find(channel);
         if (own == m_result->curve->channels().end() || m_companions.empty())
             return;
@@ -214,25 +194,22 @@ private:
         const double off = meanIn(*m_result->curve, own->second, m_range) - meanOf(others);
         if (!std::isfinite(off))
             return;
-        std::string figure = fmt::format("{:+.{}f}", off, decimals);
-        const bool same = figure.find_first_of("123456789") == std::string::npos;
-        if (figure.front() == '-')
-            figure.replace(0, 1, "\xE2\x88\x92");
-        const std::string label = channelLabel(channel);
-        const char* against = m_ofSet ? "set" : "build";
-        const std::string text = same ? fmt::format("{} as in its {}.", label, against)
-                                      : fmt::format("{} {} against its {}.", label, figure, against);
+        const bool same = std::abs(off) < 0.5 * std::pow(10.0, -digits); // as it is printed
+        Statement text{m_ofSet ? "slip.off_its_set" : "slip.off_its_build",
+                       {ChannelName{channel}, signedDecimals(off, digits)}};
+        if (same)
+            text = {m_ofSet ? "slip.as_in_set" : "slip.as_in_build", {ChannelName{channel}}};
         const bool far = std::abs(off) > channelInfo(channel)->tolerance;
         add(far ? SlipWeight::Warning : SlipWeight::Fine, text, far ? channel : "");
     }
 
     void weather() {
         if (!m_pull.weather) {
-            add(SlipWeight::Warning, "No weather: the pull cannot be corrected.", "weather");
+            add(SlipWeight::Warning, {"slip.no_weather"}, "weather");
             return;
         }
         const double pressure = stationPressure_kpa(m_pull).value_or(0.0);
-        if (const std::string sea = seaLevelWarning(pressure, m_day.cell.altitude_m); !sea.empty())
+        if (const Statement sea = seaLevelWarning(pressure, m_day.cell.altitude_m); !sea.empty())
             add(SlipWeight::Warning, sea, "weather");
         const PullResult* before = nullptr;
         for (const PullResult& other : m_analysis.pulls)
@@ -243,8 +220,7 @@ private:
             return;
         const double jump = pressure - stationPressure_kpa(*last).value_or(0.0);
         if (std::abs(jump) > likelyPressureChange_kpa(m_result->time_h - before->time_h))
-            add(SlipWeight::Warning,
-                fmt::format("Air pressure {:+.2f} kPa since {}: read the barometer again.", jump, last->id), "weather");
+            add(SlipWeight::Warning, {"slip.pressure_jump", {signedDecimals(jump, 2, "kPa"), last->id}}, "weather");
     }
 
     const TestDay& m_day;
@@ -263,7 +239,7 @@ PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::st
     return SlipWriter(day, analysis, *findPull(day, pull)).write();
 }
 
-std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis) {
+Statement settlingNotice(const TestDay& day, const DayAnalysis& analysis) {
     const PullResult* newest = nullptr;
     for (const PullResult& result : analysis.pulls)
         if (result.used && std::isfinite(result.bandMean_w) && (!newest || result.time_h > newest->time_h))
@@ -271,8 +247,7 @@ std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis) {
     const double slope_pct = newest ? settlingSlope_pct(day, analysis, newest->set) : 0.0;
     if (slope_pct == 0.0)
         return {};
-    return fmt::format("Still {} {:.1f} % a pull: take more before you change anything.",
-                       slope_pct > 0.0 ? "climbing" : "falling", std::abs(slope_pct));
+    return {slope_pct > 0.0 ? "slip.still_climbing" : "slip.still_falling", {decimals(std::abs(slope_pct), 1, "%")}};
 }
 
 } // namespace hillrun

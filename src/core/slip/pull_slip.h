@@ -13,7 +13,7 @@ namespace hillrun {
 enum class SlipWeight { Fine, Note, Warning };
 struct SlipLine {
     SlipWeight weight = SlipWeight::Fine;
-    std::string text;
+    Statement text;
     std::string kind;              ///< of the event, empty for other lines
     std::optional<size_t> event{}; ///< its number among the slip's events
     bool operator==(const SlipLine&) const = default;
@@ -27,7 +27,7 @@ struct PullSlip {
     std::optional<double> differenceFromSet_pct; ///< mean power against the other pulls of its set, else of its build
     std::vector<Event> events;
     std::vector<SlipLine> lines; ///< warnings first
-    std::string headline;
+    Statement headline;
     bool suspicious = false;
     bool operator==(const PullSlip&) const = default;
 };
@@ -37,6 +37,6 @@ PullSlip pullSlip(const TestDay& day, const DayAnalysis& analysis, const std::st
 
 /// "Still climbing 0.6 % a pull: take more before you change anything." while the newest set settles; empty otherwise.
 /// From the slope of at least three pulls in use against the repeatability.
-std::string settlingNotice(const TestDay& day, const DayAnalysis& analysis);
+Statement settlingNotice(const TestDay& day, const DayAnalysis& analysis);
 
 } // namespace hillrun

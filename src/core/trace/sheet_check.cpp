@@ -21,13 +21,13 @@ constexpr std::array kTorqueUnits{"N.m", "lbf.ft", "kgf.m"};
 double scaleOf(const std::string& unit) { return parseUnit(unit)->scale; }
 
 /// The one other unit that brings the ratio to 1.
-std::string offerFor(double ratio, const std::string& powerUnit, const std::string& torqueUnit) {
+Statement offerFor(double ratio, const std::string& powerUnit, const std::string& torqueUnit) {
     for (const char* unit : kPowerUnits)
         if (unit != powerUnit && std::abs(ratio * scaleOf(powerUnit) / scaleOf(unit) - 1.0) < 0.5 * kAgree)
-            return fmt::format("the power is in {}", unit);
+            return {"sheet_check.power_in", {std::string(unit)}};
     for (const char* unit : kTorqueUnits)
         if (unit != torqueUnit && std::abs(ratio * scaleOf(unit) / scaleOf(torqueUnit) - 1.0) < 0.5 * kAgree)
-            return fmt::format("the torque is in {}", unit);
+            return {"sheet_check.torque_in", {std::string(unit)}};
     return {};
 }
 
@@ -70,19 +70,21 @@ std::optional<SheetDoubt> checkSheet(const ChannelTable& table, const std::strin
     return out;
 }
 
-std::string sheetDoubtText(const SheetDoubt& doubt, const std::string& powerUnit, const std::string& torqueUnit) {
-    std::string out = fmt::format("Power and torque do not belong together: torque times speed is {:.2f} times the "
-                                  "power",
-                                  doubt.ratio);
-    out += std::abs(doubt.ratio - 1.0) < kAgree
-               ? fmt::format(", but {:.0f} % off at some speeds. ", 100.0 * doubt.worst)
-               : ". ";
-    out += fmt::format("In {} and {} both show the same figure at {:.0f} rpm, and only there", powerUnit, torqueUnit,
-                       doubt.crossing_rpm);
-    out += doubt.seenCrossing_rpm ? fmt::format("; here they do so at {:.0f} rpm. ", *doubt.seenCrossing_rpm)
-                                  : std::string(". ");
-    out += doubt.offer.empty() ? "Look at the units, at the marks on the axes, and at which line belongs to which axis."
-                               : "They would agree if " + doubt.offer + ".";
+std::vector<Statement> sheetDoubtStatements(const SheetDoubt& doubt, const std::string& powerUnit,
+                                            const std::string& torqueUnit) {
+    std::vector<Statement> out;
+    const Number times = decimals(doubt.ratio, 2);
+    if (std::abs(doubt.ratio - 1.0) < kAgree)
+        out.push_back({"sheet_check.off_at_some", {times, decimals(100.0 * doubt.worst, 0, "%")}});
+    else
+        out.push_back({"sheet_check.times", {times}});
+    const Rpm meant{doubt.crossing_rpm};
+    if (doubt.seenCrossing_rpm)
+        out.push_back({"sheet_check.crosses_at", {powerUnit, torqueUnit, meant, Rpm{*doubt.seenCrossing_rpm}}});
+    else
+        out.push_back({"sheet_check.crosses_nowhere", {powerUnit, torqueUnit, meant}});
+    out.push_back(doubt.offer.empty() ? Statement{"sheet_check.look"}
+                                      : Statement{"sheet_check.agree_if", {doubt.offer}});
     return out;
 }
 

@@ -101,7 +101,7 @@ std::vector<TracedBuild> tracedBuilds(const SheetTrace& trace) {
             std::string& unit = isTorque(curve) ? one.torqueUnit : one.powerUnit;
             if (!unit.empty())
                 throw DataError(Problem::BadValue,
-                                {build, isTorque(curve) ? "two lines show its torque" : "two lines show its power"});
+                                {build, Statement{isTorque(curve) ? "trace.two_torques" : "trace.two_powers"}});
             unit = curve.unit;
         }
         out.push_back(std::move(one));

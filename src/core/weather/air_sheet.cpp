@@ -23,7 +23,7 @@ std::vector<AirRow> airSheet(const HumidAir& air, const EngineForAir& engine, st
             }
         } catch (const DataError& error) {
             row.factor.reset();
-            row.problem = problemText(error.problem(), error.details()) + ". " + remedyText(error.problem());
+            row.problem = error;
         }
         out.push_back(std::move(row));
     }

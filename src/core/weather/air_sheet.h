@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/errors/data_error.h"
 #include "core/weather/air_terms.h"
 
 namespace hillrun {
@@ -11,7 +12,7 @@ struct AirRow {
     Standard id = Standard::Uncorrected;
     std::optional<AirFactor> factor; ///< nothing when it can give none
     AirTerms terms;
-    std::string problem; ///< why it gives none, and what to do
+    std::optional<DataError> problem; ///< why it gives none, and what to do
 };
 
 /// All standards side by side for one condition. With friction measured and an observed power in W, SAE J1349 stands in

@@ -30,21 +30,21 @@ double stationPressure_pa(double altimeterSetting_pa, double altitude_m) {
     const double term =
         std::pow(altimeterSetting_pa, n) - std::pow(kSeaLevelPressure_pa, n) * kLapsePerKelvin * altitude_m;
     if (!(altimeterSetting_pa > 0.0) || !std::isfinite(altitude_m) || !(term > 0.0))
-        throw DataError(Problem::ImpossibleAir, {fmt::format("an altimeter setting of {:.2f} kPa at {:.0f} m",
-                                                             altimeterSetting_pa / 1000.0, altitude_m)});
+        throw DataError(Problem::ImpossibleAir,
+                        {Statement{"air.altimeter",
+                                   {decimals(altimeterSetting_pa / 1000.0, 2, "kPa"), decimals(altitude_m, 0, "m")}}});
     return std::pow(term, kExponent);
 }
 
-std::string seaLevelWarning(double pressure_kpa, std::optional<double> altitude_m) {
+Statement seaLevelWarning(double pressure_kpa, std::optional<double> altitude_m) {
     if (!altitude_m || *altitude_m < 150.0)
         return {};
     const double usual = standardPressure_pa(*altitude_m) / 1000.0; // weather moves it by some 3 % at most
     const double nearerSeaLevel = 0.5 * (usual + 101.325);
     if (pressure_kpa < std::max(nearerSeaLevel, usual + 1.5))
         return {};
-    return fmt::format("Air pressure {:.1f} kPa looks like a sea-level figure: at {:.0f} m about {:.1f} kPa is usual. "
-                       "Give the station pressure.",
-                       pressure_kpa, *altitude_m, usual);
+    return {"air.sea_level",
+            {decimals(pressure_kpa, 1, "kPa"), decimals(*altitude_m, 0, "m"), decimals(usual, 1, "kPa")}};
 }
 
 } // namespace hillrun

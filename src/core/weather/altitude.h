@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
+
 #include <optional>
 #include <string>
 
@@ -17,6 +19,6 @@ double pressureAltitude_m(double pressure_pa);
 double stationPressure_pa(double altimeterSetting_pa, double altitude_m);
 /// Whether a pressure looks like a forecast's sea-level figure: far above what the altitude allows. Empty when not, or
 /// when the altitude is not known or too small to tell.
-std::string seaLevelWarning(double pressure_kpa, std::optional<double> altitude_m);
+Statement seaLevelWarning(double pressure_kpa, std::optional<double> altitude_m);
 
 } // namespace hillrun

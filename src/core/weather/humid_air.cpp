@@ -18,28 +18,32 @@ constexpr double kSeaLevelTemperature_k = 288.15;
 constexpr double kSeaLevelDensity_kg_m3 = 1.225;
 constexpr double kGravityExponent = 5.25588; // g/(L R), ISO 2533
 
-[[noreturn]] void impossible(const std::string& why) { throw DataError(Problem::ImpossibleAir, {why}); }
+[[noreturn]] void impossible(const char* why, std::vector<Argument> holes = {}) {
+    throw DataError(Problem::ImpossibleAir, {Statement{why, std::move(holes)}});
+}
+
+Number degrees(double value_c) { return significant(value_c, 6, "C"); }
 
 double vapourPressure_pa(const Atmosphere& air) {
     const double value = air.humidity.value;
     if (!std::isfinite(value))
-        impossible("the humidity is not a number");
+        impossible("air.humidity_no_number");
     switch (air.humidity.kind) {
     case HumidityKind::RelativeHumidity_pct:
         if (value < 0.0 || value > 100.0)
-            impossible(fmt::format("relative humidity {} %", value));
+            impossible("air.relative_humidity", {significant(value, 6, "%")});
         return value / 100.0 * saturationPressure_pa(air.temperature_c);
     case HumidityKind::DewPoint_c:
         if (value > air.temperature_c)
-            impossible(fmt::format("dew point {} C above the air's {} C", value, air.temperature_c));
+            impossible("air.dew_above", {degrees(value), degrees(air.temperature_c)});
         if (value <= -unit::kZeroCelsius_k)
-            impossible(fmt::format("dew point {} C", value));
+            impossible("air.dew_point", {degrees(value)});
         return saturationPressure_pa(value);
     case HumidityKind::WetBulb_c:
         if (value > air.temperature_c)
-            impossible(fmt::format("wet bulb {} C above the air's {} C", value, air.temperature_c));
+            impossible("air.wet_above", {degrees(value), degrees(air.temperature_c)});
         if (value < 0.0)
-            impossible(fmt::format("wet bulb {} C: an iced bulb needs another formula, use another instrument", value));
+            impossible("air.wet_iced", {degrees(value)});
         return wetBulbVapourPressure_pa(air.temperature_c, value, air.pressure_pa);
     case HumidityKind::VapourPressure_kpa:
         return value * 1000.0;
@@ -88,23 +92,23 @@ double densityAltitude_m(double density_kg_m3) {
 
 HumidAir humidAir(const Atmosphere& air) {
     if (!std::isfinite(air.temperature_c) || !std::isfinite(air.pressure_pa))
-        impossible("temperature or pressure is not a number");
+        impossible("air.no_number");
     if (air.temperature_c <= -unit::kZeroCelsius_k)
-        impossible(fmt::format("{} C is below absolute zero", air.temperature_c));
+        impossible("air.below_zero", {degrees(air.temperature_c)});
     if (air.temperature_c > 370.0)
-        impossible(fmt::format("{} C is steam, not weather", air.temperature_c));
+        impossible("air.steam", {degrees(air.temperature_c)});
     if (air.pressure_pa <= 0.0)
-        impossible(fmt::format("a pressure of {} kPa", air.pressure_pa / 1000.0));
+        impossible("air.pressure", {significant(air.pressure_pa / 1000.0, 6, "kPa")});
 
     HumidAir out;
     out.temperature_c = air.temperature_c;
     out.pressure_pa = air.pressure_pa;
     out.vapourPressure_pa = vapourPressure_pa(air);
     if (out.vapourPressure_pa < 0.0)
-        impossible(fmt::format("the vapour pressure comes out at {:.3f} kPa", out.vapourPressure_pa / 1000.0));
+        impossible("air.vapour", {decimals(out.vapourPressure_pa / 1000.0, 3, "kPa")});
     if (out.vapourPressure_pa >= air.pressure_pa)
-        impossible(fmt::format("a vapour pressure of {:.3f} kPa is not below the {:.3f} kPa of the whole air",
-                               out.vapourPressure_pa / 1000.0, air.pressure_pa / 1000.0));
+        impossible("air.vapour_above",
+                   {decimals(out.vapourPressure_pa / 1000.0, 3, "kPa"), decimals(air.pressure_pa / 1000.0, 3, "kPa")});
     out.dryPressure_pa = air.pressure_pa - out.vapourPressure_pa;
     out.density_kg_m3 = moistDensity_kg_m3(air.temperature_c, out.dryPressure_pa, out.vapourPressure_pa);
     out.densityAltitude_m = densityAltitude_m(out.density_kg_m3);

@@ -128,8 +128,8 @@ double compressionFactor(Standard standard, const Ratios& r, const EngineForAir&
         throw DataError(Problem::NoFuelFigure, {});
     const double ratio = boosted ? *engine.boostPressureRatio : 1.0;
     if (!(*engine.fuel_mg_per_litre_cycle > 0.0) || !(ratio > 0.0))
-        throw DataError(Problem::BadValue, {fmt::format("{}", *engine.fuel_mg_per_litre_cycle),
-                                            "fuel and boost pressure ratio are above zero"});
+        throw DataError(Problem::BadValue,
+                        {significant(*engine.fuel_mg_per_litre_cycle, 6), Statement{"air.fuel_above_zero"}});
     const double qc = *engine.fuel_mg_per_litre_cycle / ratio;
     double atmospheric = r.dry * std::pow(r.temperature, 0.7);
     if (turbo) {
@@ -164,28 +164,21 @@ double factorOf(Standard standard, const HumidAir& air, const EngineForAir& engi
     return compressionFactor(standard, ratiosOf(air), engine);
 }
 
-void addNote(std::string& note, const std::string& more) { note += (note.empty() ? "" : "; ") + more; }
-
 void checkRange(AirFactor& out, const Range& range, double value, const char* what, const char* unitText) {
     if (range.holds(value))
         return;
     out.withinValidity = false;
-    addNote(out.validityNote, fmt::format("{} {:.4g}{} is outside {:g} to {:g}{}", what, value, unitText, range.low,
-                                          range.high, unitText));
+    out.validityNotes.push_back(
+        {what, {significant(value, 4, unitText), significant(range.low, 6), significant(range.high, 6, unitText)}});
 }
 
 AirFactor plausibility(AirFactor out, const HumidAir& air) {
     if (air.pressure_pa < 60000.0 || air.pressure_pa > 110000.0)
-        addNote(out.validityNote, fmt::format("a station pressure of {:.2f} kPa is hardly possible: check its unit",
-                                              air.pressure_pa / 1000.0));
+        out.validityNotes.push_back({"air.station_hardly", {decimals(air.pressure_pa / 1000.0, 2, "kPa")}});
     if (air.vapourPressure_pa > 1.005 * saturationPressure_pa(air.temperature_c))
-        addNote(out.validityNote, fmt::format("a vapour pressure of {:.2f} kPa is more than air of that temperature "
-                                              "holds: check the reading",
-                                              air.vapourPressure_pa / 1000.0));
+        out.validityNotes.push_back({"air.vapour_hardly", {decimals(air.vapourPressure_pa / 1000.0, 2, "kPa")}});
     if (air.temperature_c < -40.0 || air.temperature_c > 60.0)
-        addNote(out.validityNote, fmt::format("an intake temperature of {:.1f} \xC2\xB0"
-                                              "C is hardly possible: check its unit",
-                                              air.temperature_c));
+        out.validityNotes.push_back({"air.intake_hardly", {decimals(air.temperature_c, 1, "C")}});
     return out;
 }
 
@@ -202,64 +195,58 @@ Standard standardNamed(std::string_view name) {
     return it->id;
 }
 
-std::string validityRange(Standard standard, Ignition ignition) {
+Statement validityRange(Standard standard, Ignition ignition) {
     const Validity range = validityOf(standard, ignition);
     if (!std::isfinite(range.temperature_c.low))
         return {};
-    std::string out = fmt::format("{:g} to {:g} "
-                                  "\xC2\xB0"
-                                  "C, {:g} to {:g} kPa dry",
-                                  range.temperature_c.low, range.temperature_c.high, range.dryPressure_kpa.low,
-                                  range.dryPressure_kpa.high);
-    if (std::isfinite(range.factor.low))
-        out += fmt::format(", factor {:g} to {:g}", range.factor.low, range.factor.high);
-    return out;
+    std::vector<Argument> holes{significant(range.temperature_c.low, 6), significant(range.temperature_c.high, 6, "C"),
+                                significant(range.dryPressure_kpa.low, 6),
+                                significant(range.dryPressure_kpa.high, 6, "kPa")};
+    if (!std::isfinite(range.factor.low))
+        return {"standard.range", holes};
+    holes.insert(holes.end(), {significant(range.factor.low, 6), significant(range.factor.high, 6)});
+    return {"standard.range_and_factor", holes};
 }
 
 AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& engine) {
     const double efficiency = engine.mechanicalEfficiency;
     if (!(efficiency > 0.0 && efficiency <= 1.0))
-        throw DataError(Problem::BadValue,
-                        {fmt::format("{}", efficiency), "mechanical efficiency lies above 0, up to 1"});
+        throw DataError(Problem::BadValue, {significant(efficiency, 6), Statement{"air.efficiency"}});
     AirFactor out;
-    out.school = schoolText(standard, engine);
+    out.school = schoolPhrase(standard, engine);
     if (correctsNothing(standard, engine))
         return plausibility(std::move(out), air);
     const bool temperatureOnly = isBoosted(engine) && engine.boostSchool == BoostSchool::TemperatureOnly;
     out.factor = factorOf(standard, temperatureOnly ? atReferencePressure(standard, air) : air, engine);
     if (!(out.factor > 0.0))
-        throw DataError(Problem::ImpossibleAir, {fmt::format("the factor comes out at {:.4f}", out.factor)});
+        throw DataError(Problem::ImpossibleAir, {Statement{"air.factor", {decimals(out.factor, 4)}}});
 
     const Validity validity = validityOf(standard, engine.ignition);
-    checkRange(out, validity.temperature_c, air.temperature_c, "temperature",
-               " \xC2\xB0"
-               "C");
-    checkRange(out, validity.dryPressure_kpa, air.dryPressure_pa / 1000.0, "dry pressure", " kPa");
-    checkRange(out, validity.factor, out.factor, "factor", "");
+    checkRange(out, validity.temperature_c, air.temperature_c, "standard.temperature_outside", "C");
+    checkRange(out, validity.dryPressure_kpa, air.dryPressure_pa / 1000.0, "standard.dry_pressure_outside", "kPa");
+    checkRange(out, validity.factor, out.factor, "standard.factor_outside", "");
     return plausibility(std::move(out), air);
 }
 
-std::string schoolText(Standard standard, const EngineForAir& engine) {
+Statement schoolPhrase(Standard standard, const EngineForAir& engine) {
     if (!isBoosted(engine) || standard == Standard::Uncorrected)
         return {};
     switch (engine.boostSchool) {
     case BoostSchool::StandardsRule:
-        return ruleHoldsBoost(standard, engine) ? "boosted: no factor, by its own rule for held boost"
-                                                : "boosted: by its own rule, full factor";
+        return {ruleHoldsBoost(standard, engine) ? "boosted.held_by_rule" : "boosted.full_by_rule"};
     case BoostSchool::FullFactor:
-        return "boosted: full factor";
+        return {"boosted.full"};
     case BoostSchool::BoostHeld:
-        return "boosted: no factor, boost is held";
+        return {"boosted.held"};
     case BoostSchool::TemperatureOnly:
-        return "boosted: temperature only, not standard";
+        return {"boosted.temperature_only"};
     }
     return {};
 }
 
-const char* boostSchoolTitle(BoostSchool school) {
-    constexpr const char* titles[] = {"by the standard's rule", "full factor", "none, boost is held",
-                                      "temperature only (not standard)"};
-    return titles[static_cast<size_t>(school)];
+Statement boostSchoolPhrase(BoostSchool school) {
+    constexpr const char* ids[] = {"school.rule", "school.full", "school.held", "school.temperature_only"};
+    return {ids[static_cast<size_t>(school)]};
 }
 
 bool usesFriction(Standard standard, const EngineForAir& engine) {

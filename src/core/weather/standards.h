@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/statement/statement.h"
 #include "core/weather/humid_air.h"
 
 #include <optional>
@@ -54,8 +55,8 @@ struct StandardInfo {
 struct AirFactor {
     double factor = 1.0;
     bool withinValidity = true;
-    std::string validityNote; ///< empty when there is nothing to say
-    std::string school;       ///< "boosted: full factor"; empty for naturally aspirated engines
+    std::vector<Statement> validityNotes; ///< empty when there is nothing to say
+    Statement school;                     ///< "boosted: full factor"; empty for naturally aspirated engines
     bool operator==(const AirFactor&) const = default;
 };
 
@@ -66,7 +67,7 @@ const StandardInfo& standardInfo(Standard standard);
 Standard standardNamed(std::string_view name);
 
 /// The conditions a standard names: "15 to 35 C, 90 to 105 kPa dry"; empty where no range is recalled.
-std::string validityRange(Standard standard, Ignition ignition);
+Statement validityRange(Standard standard, Ignition ignition);
 
 /// The correction factor. Formulas and their sources: docs/method.md.
 /// Throws DataError (ImpossibleAir, NoFuelFigure).
@@ -74,9 +75,9 @@ AirFactor airFactor(Standard standard, const HumidAir& air, const EngineForAir& 
 
 /// What the school does to a boosted engine under this standard, in words ("boosted: full factor"). Empty when the
 /// engine is naturally aspirated or nothing is corrected.
-std::string schoolText(Standard standard, const EngineForAir& engine);
+Statement schoolPhrase(Standard standard, const EngineForAir& engine);
 /// "by the standard's rule", as it is chosen.
-const char* boostSchoolTitle(BoostSchool school);
+Statement boostSchoolPhrase(BoostSchool school);
 
 /// Whether the full form of SAE J1349 with measured friction applies, instead of the fixed mechanical efficiency.
 bool usesFriction(Standard standard, const EngineForAir& engine);

@@ -125,10 +125,11 @@ public:
     }
 
 private:
-    void tell(GatherCode code, size_t column, std::vector<std::string> details = {}) {
+    void tell(GatherCode code, size_t column, std::vector<Argument> details = {}) {
         m_notes.push_back({code,
                            {.file = m_file, .line = m_table.headerLine, .column = m_table.columns[column].name},
-                           std::move(details)});
+                           std::move(details),
+                           {}});
     }
 
     void begin(size_t i) {
@@ -149,7 +150,7 @@ private:
             if (unknown)
                 tell(GatherCode::UnknownUnit, i, {raw.unit});
             else
-                tell(GatherCode::OtherUnitKind, i, {raw.unit, channelLabel(byName.channel)});
+                tell(GatherCode::OtherUnitKind, i, {raw.unit, ChannelName{byName.channel, true}});
         }
     }
 
@@ -227,7 +228,7 @@ private:
         else if (sense.corrected)
             tell(GatherCode::CorrectedLeftOut, i);
         else
-            tell(GatherCode::SecondOfAKind, i, {channelLabel(sense.channel)});
+            tell(GatherCode::SecondOfAKind, i, {ChannelName{sense.channel, true}});
     }
 
     void give(size_t i, const HeaderSense& sense) {
@@ -306,7 +307,8 @@ void blankFillValues(RawTable& table, const std::string& file, GatherNotes& note
             column.blanks += count;
             notes.push_back({GatherCode::FillValues,
                              {.file = file, .column = column.name},
-                             {std::to_string(count), fmt::format("{}", fill)}});
+                             {Count{static_cast<long>(count)}, significant(fill, 6)},
+                             {}});
         }
     }
 }

@@ -271,8 +271,7 @@ HeaderSense senseOfWords(std::string_view header, const std::vector<std::string>
     for (const ChannelInfo& channel : standardChannels()) {
         if (header == channel.name)
             take(channel.name, HeaderSurety::Exact);
-        else if (bare == joined(wordsOfHeader(channel.name)) || bare == joined(wordsOfHeader(channel.label)) ||
-                 isExactly(bare, channel.otherNames))
+        else if (bare == joined(wordsOfHeader(channel.name)) || isExactly(bare, channel.otherNames))
             take(channel.name, HeaderSurety::Usual);
     }
     std::vector<std::string> plain; // without what does not name the quantity

@@ -22,30 +22,30 @@ namespace {
 
 struct Kind {
     std::string_view begins;
-    const char* name;
+    const char* id;
 };
 constexpr std::array kOtherKinds{
-    Kind{"%PDF", "a PDF document (its curves can be traced in the window)"},
-    Kind{"\x89PNG", "a picture (its curves can be traced in the window)"},
-    Kind{"\xFF\xD8\xFF", "a picture (its curves can be traced in the window)"},
-    Kind{"\xD0\xCF\x11\xE0", "a spreadsheet or document of the old binary kind"},
-    Kind{"MATLAB 7.3", "a matrix file of the newer kind (7.3; level 5 is read)"},
-    Kind{"\x89HDF", "an HDF5 file"},
-    Kind{"SQLite format 3", "a database"},
-    Kind{"PAR1", "a column store (.parquet)"},
-    Kind{"MDF ", "a measurement data file (.mdf, .mf4)"},
-    Kind{"TDSm", "a measurement data file (.tdms)"},
+    Kind{"%PDF", "kind.pdf"},
+    Kind{"\x89PNG", "kind.picture"},
+    Kind{"\xFF\xD8\xFF", "kind.picture"},
+    Kind{"\xD0\xCF\x11\xE0", "kind.old_spreadsheet"},
+    Kind{"MATLAB 7.3", "kind.new_matrix"},
+    Kind{"\x89HDF", "kind.hdf5"},
+    Kind{"SQLite format 3", "kind.database"},
+    Kind{"PAR1", "kind.parquet"},
+    Kind{"MDF ", "kind.mdf"},
+    Kind{"TDSm", "kind.tdms"},
     Kind{"\x7F"
          "ELF",
-         "a program"},
-    Kind{"Rar!", "a .rar archive"},
-    Kind{"7z\xBC\xAF", "a .7z archive"},
+         "kind.program"},
+    Kind{"Rar!", "kind.rar"},
+    Kind{"7z\xBC\xAF", "kind.7z"},
 };
 
 void refuseOtherKinds(std::string_view bytes, const std::string& file) {
     for (const Kind& kind : kOtherKinds)
         if (bytes.starts_with(kind.begins))
-            throw DataError(Problem::OtherKind, {kind.name}, {.file = file});
+            throw DataError(Problem::OtherKind, {Statement{kind.id}}, {.file = file});
 }
 
 bool isPacked(std::string_view bytes) {
@@ -63,7 +63,7 @@ std::string unpacked(const std::string& bytes, const std::string& file) {
     archive_entry* entry = nullptr;
     if (archive_read_open_memory(reader.get(), bytes.data(), bytes.size()) != ARCHIVE_OK ||
         archive_read_next_header(reader.get(), &entry) != ARCHIVE_OK)
-        throw DataError(Problem::ArchiveBroken, {}, {.file = file});
+        throw DataError(Problem::ArchiveBroken, {Statement{"archive.broken_inside"}}, {.file = file});
     std::string out;
     std::array<char, 1 << 16> piece{};
     while (true) {
@@ -71,12 +71,11 @@ std::string unpacked(const std::string& bytes, const std::string& file) {
         if (count == 0 && !isPacked(out))
             return out;
         if (count == 0) // what is broken at its very beginning comes back as it is
-            throw DataError(Problem::ArchiveBroken, {}, {.file = file});
+            throw DataError(Problem::ArchiveBroken, {Statement{"archive.broken_inside"}}, {.file = file});
         if (count < 0)
-            throw DataError(Problem::ArchiveBroken, {}, {.file = file});
+            throw DataError(Problem::ArchiveBroken, {Statement{"archive.broken_inside"}}, {.file = file});
         if (out.size() + static_cast<size_t>(count) > budget::kForeign)
-            throw DataError(Problem::TooLarge,
-                            {"a file that unpacks to so many MiB", std::to_string(budget::kForeign / budget::kMiB)},
+            throw DataError(Problem::TooLarge, {Statement{"size.unpacked"}, mebibytes(budget::kForeign)},
                             {.file = file});
         out.append(piece.data(), static_cast<size_t>(count));
     }
@@ -117,14 +116,14 @@ std::vector<ForeignBytes> insideZip(const std::filesystem::path& path, const std
     const auto files = readZip(
         path, [](const std::string& name) { return isTextName(name) || isSheetPart(name) || name == "day.json"; });
     if (files.contains("day.json"))
-        throw DataError(Problem::OtherKind, {"a day package"}, {.file = file});
+        throw DataError(Problem::OtherKind, {Statement{"kind.day_package"}}, {.file = file});
     if (isWorkbook(files))
         return sheetFiles(files, file);
     for (const auto& [name, bytes] : files)
         if (isTextName(name))
             out.push_back({file + "/" + name, bytes});
     if (out.empty())
-        throw DataError(Problem::OtherKind, {"an archive without a text file"}, {.file = file});
+        throw DataError(Problem::OtherKind, {Statement{"kind.no_text"}}, {.file = file});
     return out;
 }
 

@@ -34,7 +34,7 @@ public:
         m_out.text = decodeText(bytes, m_choices.encoding);
         m_out.table = readRawTable(m_out.text.text, m_choices.table, m_file, watch);
         if (m_out.text.left > 0)
-            tell(GatherCode::BytesLeftOut, {}, {std::to_string(m_out.text.left)});
+            tell(GatherCode::BytesLeftOut, {}, {Count{static_cast<long>(m_out.text.left)}});
         m_out.preamble = readPreamble(m_out.table.titles, m_choices.monthFirst);
         if (!m_out.preamble.eitherDate.empty())
             tell(GatherCode::DayOrMonth, {}, {m_out.preamble.eitherDate});
@@ -57,19 +57,19 @@ private:
         for (const ColumnGroup& group : groups)
             takeGroup(group, groups.size());
         if (m_out.pulls.empty())
-            throw DataError(Problem::TooFewSamples, {"0"}, {.file = m_file});
+            throw DataError(Problem::TooFewSamples, {std::string("0")}, {.file = m_file});
         if (m_out.pulls.size() > 1)
-            tell(GatherCode::SeveralPulls, {}, {std::to_string(m_out.pulls.size())});
+            tell(GatherCode::SeveralPulls, {}, {Count{static_cast<long>(m_out.pulls.size())}});
         settle();
         for (GatheredPull& pull : m_out.pulls)
             describe(pull);
         takeWeather();
     }
 
-    void tell(GatherCode code, const Place& place, std::vector<std::string> details) {
+    void tell(GatherCode code, const Place& place, std::vector<Argument> details) {
         Place full = place;
         full.file = m_file;
-        m_out.notes.push_back({code, full, std::move(details)});
+        m_out.notes.push_back({code, full, std::move(details), {}});
     }
 
     /// The text itself is done with; its first lines are for showing.
@@ -83,22 +83,22 @@ private:
         const RawTable& table = m_out.table;
         if (!table.leftOut.empty())
             tell(GatherCode::LinesLeftOut, {.line = table.leftOut.front().line},
-                 {std::to_string(table.leftOut.size()), table.leftOut.front().why});
+                 {Count{static_cast<long>(table.leftOut.size())}, Statement{table.leftOut.front().why}});
         if (table.shortRows > 0)
-            tell(GatherCode::ShortRows, {}, {std::to_string(table.shortRows)});
+            tell(GatherCode::ShortRows, {}, {Count{static_cast<long>(table.shortRows)}});
         if (table.longRows > 0)
-            tell(GatherCode::LongRows, {}, {std::to_string(table.longRows)});
+            tell(GatherCode::LongRows, {}, {Count{static_cast<long>(table.longRows)}});
         for (const RawColumn& column : table.columns) {
             if (!column.texts.empty())
                 continue;
             if (column.blanks > 0 && column.blanks < table.rows())
-                tell(GatherCode::BlankCells, {.column = column.name}, {std::to_string(column.blanks)});
+                tell(GatherCode::BlankCells, {.column = column.name}, {Count{static_cast<long>(column.blanks)}});
             if (column.words > 0)
                 tell(GatherCode::WordsAmongNumbers, {.line = column.firstWordLine, .column = column.name},
-                     {std::to_string(column.words), column.firstWord});
+                     {Count{static_cast<long>(column.words)}, column.firstWord});
             if (column.undecided)
                 tell(GatherCode::DecimalUndecided, {.column = column.name},
-                     {column.style.decimal == '.' ? "decimal point" : "decimal comma"});
+                     {Statement{column.style.decimal == '.' ? "mark.point" : "mark.comma"}});
             if (column.mixed)
                 tell(GatherCode::DecimalMixed, {.column = column.name}, {});
         }
@@ -172,7 +172,7 @@ private:
         for (const RowPull& piece : pieces) {
             if (piece.cut == CutReason::TimeGap && runless(pieces))
                 tell(GatherCode::TimeGap, {.line = m_out.table.lineOfRow[piece.rows.first]},
-                     {fmt::format("{:.3g}", piece.gap_s)});
+                     {significant(piece.gap_s, 3, "s")});
             GatheredPull pull;
             pull.columns = group;
             pull.rows = piece.rows;
@@ -257,12 +257,11 @@ private:
         pull.sweep_s = axis[pull.rows.first + high] - axis[pull.rows.first + low];
         const Place place{.line = m_out.table.lineOfRow[pull.rows.first]};
         if (!(pull.sweep_rpm.high > kFullSweep * pull.sweep_rpm.low))
-            tell(GatherCode::NotAFullSweep, place,
-                 {fmt::format("{:.0f}", pull.sweep_rpm.low), fmt::format("{:.0f}", pull.sweep_rpm.high)});
+            tell(GatherCode::NotAFullSweep, place, {Rpm{pull.sweep_rpm.low}, Rpm{pull.sweep_rpm.high}});
         else if (pull.sweep_s < kShortest_s)
-            tell(GatherCode::ShortSweep, place, {fmt::format("{:.2g}", pull.sweep_s)});
+            tell(GatherCode::ShortSweep, place, {significant(pull.sweep_s, 2, "s")});
         else if (pull.sweep_s > kLongest_s)
-            tell(GatherCode::LongSweep, place, {fmt::format("{:.0f}", pull.sweep_s)});
+            tell(GatherCode::LongSweep, place, {decimals(pull.sweep_s, 0, "s")});
     }
 
     /// Of columns inside the file, else of the lines above it.
@@ -295,7 +294,7 @@ private:
         if (!possible)
             return;
         m_out.weather = Atmosphere{*t, *p * 1000.0, {HumidityKind::RelativeHumidity_pct, *h}};
-        tell(GatherCode::WeatherFound, {}, {fmt::format("{:.1f} C, {:.2f} kPa, {:.0f} %", *t, *p, *h)});
+        tell(GatherCode::WeatherFound, {}, {decimals(*t, 1, "C"), decimals(*p, 2, "kPa"), decimals(*h, 0, "%")});
     }
 
     const std::string& m_file;
@@ -341,7 +340,7 @@ ChannelTable channelsOf(const GatheredFile& file, const GatheredPull& pull, doub
                 throw DataError(Problem::UnknownUnit, {column.unit}, place);
             const bool wordless = unit->dimension == Dimension::None;
             if (!asUnitOf(*unit, info->dimension) && !wordless)
-                throw DataError(Problem::WrongUnitKind, {column.unit, info->name}, place);
+                throw DataError(Problem::WrongUnitKind, {column.unit, ChannelName{info->name, true}}, place);
         }
         take(column.channel, info ? canonicalUnitText(info->dimension) : column.unit,
              valuesOf(raw, column, i, ambient_kpa));

@@ -9,7 +9,7 @@
 
 namespace hillrun {
 
-/// What the reader of a foreign file has to say of it. The words for each are in gather_note.cpp.
+/// What the reader of a foreign file has to say of it. Its words stand in the catalogues.
 enum class GatherCode {
     // Told
     BytesLeftOut,
@@ -56,7 +56,8 @@ enum class GatherCode {
 struct GatherNote {
     GatherCode code = GatherCode::Count;
     Place place;
-    std::vector<std::string> details;
+    std::vector<Argument> details;
+    std::string variant; ///< what its id ends in, where a code has more than one sentence: "_fits_in"
     bool operator==(const GatherNote&) const = default;
 };
 
@@ -65,9 +66,9 @@ using GatherNotes = std::vector<GatherNote>;
 /// Somebody should look at it before the file is believed.
 bool isDoubt(GatherCode code);
 const char* gatherCodeName(GatherCode code); ///< "power_disagrees"
-/// A sentence without the place.
-std::string gatherNoteText(const GatherNote& note);
+/// What it says, without its place.
+Statement gatherStatement(const GatherNote& note);
 /// What to do about it; empty where nothing is to be done.
-std::string gatherRemedyText(GatherCode code);
+Statement gatherRemedy(GatherCode code);
 
 } // namespace hillrun

@@ -16,19 +16,24 @@ namespace {
 
 constexpr size_t kPeakRows = 9; ///< rows of the mean
 
-std::string separatorWords(char separator) {
+Statement separatorPhrase(char separator) {
     switch (separator) {
     case '\t':
-        return "tabs";
+        return {"separator.tabs"};
     case ';':
-        return "semicolons";
+        return {"separator.semicolons"};
     case '|':
-        return "bars";
+        return {"separator.bars"};
     case ' ':
-        return "blanks";
+        return {"separator.blanks"};
     default:
-        return "commas";
+        return {"separator.commas"};
     }
+}
+
+Statement encodingPhrase(TextEncoding encoding) {
+    constexpr const char* ids[] = {"encoding.utf8", "encoding.utf16_little", "encoding.utf16_big", "encoding.windows"};
+    return {ids[static_cast<size_t>(encoding)]};
 }
 
 bool usesDecimalComma(const RawTable& table) {
@@ -36,37 +41,44 @@ bool usesDecimalComma(const RawTable& table) {
                        [](const RawColumn& column) { return column.style.decimal == ','; });
 }
 
-std::string roleWords(const std::string& channel) {
-    if (channel == role::kDate)
-        return "the date";
-    if (channel == role::kSample)
-        return "the row's number";
-    if (channel == role::kRun)
-        return "the run";
-    if (channel == role::kAirTemperature)
-        return "the surrounding air's temperature";
-    if (channel == role::kAirPressure)
-        return "the surrounding air's pressure";
-    if (channel == role::kHumidity)
-        return "the surrounding air's humidity";
-    return channelLabel(channel);
+Argument meaningOf(const std::string& channel) {
+    for (const std::string_view role :
+         {role::kDate, role::kSample, role::kRun, role::kAirTemperature, role::kAirPressure, role::kHumidity})
+        if (channel == role)
+            return Statement{"role." + std::string(role.substr(1))};
+    return ChannelName{channel, true};
 }
 
-std::string columnWords(const GatheredColumn& column) {
-    const std::string header = column.header.empty() ? "(no name)" : shownText(column.header);
+Statement columnStatement(const GatheredColumn& column) {
+    const Argument header =
+        column.header.empty() ? Argument(Statement{"column.no_name"}) : Argument(shownText(column.header));
     if (column.channel.empty())
-        return header + ": left out";
+        return {"column.left_out", {header}};
     const bool known = channelInfo(column.channel) || column.channel.starts_with('#');
-    std::string out = header + (known ? " is " + roleWords(column.channel) : " keeps its own name");
+    Several facts;
     if (!column.unit.empty() && column.unit != "1")
-        out += " in " + shownText(column.unit);
+        facts.items.push_back({"column.unit", {shownText(column.unit)}});
     if (column.gauge)
-        out += ", above the surrounding air";
+        facts.items.push_back({"column.gauge"});
     if (column.factor != 1.0)
-        out += fmt::format(", times {:g}", column.factor);
+        facts.items.push_back({"column.factor", {significant(column.factor, 6)}});
     if (column.guessed)
-        out += " (guessed)";
-    return out;
+        facts.items.push_back({"column.guessed"});
+    const Statement what =
+        known ? Statement{"column.is", {header, meaningOf(column.channel)}} : Statement{"column.own_name", {header}};
+    return facts.items.empty() ? what : Statement{"column.with_facts", {what, facts}};
+}
+
+Statement pullStatement(const GatheredFile& file, size_t number) {
+    const GatheredPull& pull = file.pulls[number];
+    const auto line = [&](size_t row) { return std::to_string(file.table.lineOfRow[row]); };
+    const std::string name =
+        pull.label.empty() ? std::to_string(number + 1) : fmt::format("{} ({})", number + 1, shownText(pull.label));
+    std::vector<Argument> holes{name, line(pull.rows.first), line(pull.rows.last)};
+    if (!(pull.sweep_rpm.high > 0.0)) // rollers may be all that was recorded
+        return {"explained.pull", holes};
+    holes.insert(holes.end(), {pull.sweep_rpm, decimals(pull.sweep_s, 1, "s")});
+    return {"explained.pull_with_sweep", holes};
 }
 
 } // namespace
@@ -102,33 +114,27 @@ std::optional<RawPeak> rawPeak(const ChannelTable& table) {
     return best;
 }
 
-std::vector<std::string> explained(const GatheredFile& file) {
+std::vector<Statement> explained(const GatheredFile& file) {
     const RawTable& table = file.table;
-    std::vector<std::string> out;
-    out.push_back(fmt::format("{}, separated by {}, {}; {} rows; {}", encodingName(file.text.encoding),
-                              separatorWords(table.separator),
-                              usesDecimalComma(table) ? "decimal comma" : "decimal point", table.rows(),
-                              table.headerLine > 0 ? fmt::format("names in line {}", table.headerLine) : "no names"));
+    std::vector<Argument> holes{Count{static_cast<long>(table.rows())}, encodingPhrase(file.text.encoding),
+                                separatorPhrase(table.separator),
+                                Statement{usesDecimalComma(table) ? "mark.comma" : "mark.point"}};
+    if (table.headerLine > 0)
+        holes.emplace_back(std::to_string(table.headerLine));
+    std::vector<Statement> out{{table.headerLine > 0 ? "explained.table" : "explained.table_without_names", holes}};
     for (const GatheredColumn& column : file.columns)
-        out.push_back(columnWords(column));
-    for (size_t i = 0; i < file.pulls.size(); ++i) {
-        const GatheredPull& pull = file.pulls[i];
-        std::string line = fmt::format("pull {}{}: lines {} to {}", i + 1,
-                                       pull.label.empty() ? "" : " (" + shownText(pull.label) + ")",
-                                       table.lineOfRow[pull.rows.first], table.lineOfRow[pull.rows.last]);
-        if (pull.sweep_rpm.high > 0.0) // rollers may be all that was recorded
-            line += fmt::format(", {:.0f} to {:.0f} rpm in {:.1f} s", pull.sweep_rpm.low, pull.sweep_rpm.high,
-                                pull.sweep_s);
-        out.push_back(std::move(line));
-    }
+        out.push_back(columnStatement(column));
+    for (size_t i = 0; i < file.pulls.size(); ++i)
+        out.push_back(pullStatement(file, i));
     return out;
 }
 
-std::string noteLine(const GatherNote& note) {
-    const std::string place = placeText(note.place);
-    const std::string remedy = gatherRemedyText(note.code);
-    return shownText(place) + (place.empty() ? "" : ": ") + gatherNoteText(note) +
-           (remedy.empty() ? "" : ". " + remedy);
+std::vector<Statement> noteStatements(const GatherNote& note) {
+    Statement what = gatherStatement(note);
+    what.place = note.place;
+    if (Statement remedy = gatherRemedy(note.code); !remedy.empty())
+        return {Statement{"note_before_remedy", {what}}, remedy};
+    return {what};
 }
 
 } // namespace hillrun

@@ -19,9 +19,9 @@ struct RawPeak {
 /// that a spike does not speak. Nothing when there is neither. Uncorrected.
 std::optional<RawPeak> rawPeak(const ChannelTable& table);
 
-/// What was understood of a file, line by line in words: how it is written, each column, each pull.
-std::vector<std::string> explained(const GatheredFile& file);
-/// The notes in words, with their place and what to do: "v.csv, line 7, column Torque: ...".
-std::string noteLine(const GatherNote& note);
+/// What was understood of a file, line by line: how it is written, each column, each pull.
+std::vector<Statement> explained(const GatheredFile& file);
+/// A note with its place, and what to do about it: "v.csv, line 7, column Torque: ... ."
+std::vector<Statement> noteStatements(const GatherNote& note);
 
 } // namespace hillrun

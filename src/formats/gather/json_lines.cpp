@@ -51,7 +51,7 @@ private:
         const auto [at, isNew] = m_places.try_emplace(name, m_names.size());
         if (isNew) {
             if (m_names.size() >= budget::kColumns)
-                throw DataError(Problem::TooLarge, {"a table of so many columns", std::to_string(budget::kColumns)},
+                throw DataError(Problem::TooLarge, {Statement{"size.columns"}, std::to_string(budget::kColumns)},
                                 {.file = m_file});
             m_names.push_back(plain(name));
         }

@@ -140,7 +140,7 @@ public:
         }
     }
     [[noreturn]] void broken() const {
-        throw DataError(Problem::ArchiveBroken, {"not a whole matrix file"}, {.file = m_file});
+        throw DataError(Problem::ArchiveBroken, {Statement{"archive.no_matrix"}}, {.file = m_file});
     }
 
 private:
@@ -185,11 +185,11 @@ std::string inflated(std::string_view bytes, const std::string& file, size_t mos
         out.append(piece.data(), piece.size() - stream.avail_out);
         if (out.size() > most)
             throw DataError(Problem::TooLarge,
-                            {"a file that unpacks to so many MiB", std::to_string(budget::kForeign / budget::kMiB)},
+                            {Statement{"size.unpacked"}, std::to_string(budget::kForeign / budget::kMiB)},
                             {.file = file});
     }
     if (state != Z_STREAM_END)
-        throw DataError(Problem::ArchiveBroken, {"not a whole matrix file"}, {.file = file});
+        throw DataError(Problem::ArchiveBroken, {Statement{"archive.no_matrix"}}, {.file = file});
     return out;
 }
 
@@ -410,7 +410,7 @@ bool looksLikeMatrixFile(std::string_view bytes) { return bytes.starts_with("MAT
 std::vector<std::pair<std::string, std::string>> tablesOfMatrixFile(std::string_view bytes, const std::string& file) {
     const std::string_view order = bytes.size() >= kHeader ? bytes.substr(kHeader - 2, 2) : std::string_view();
     if (order != "IM" && order != "MI")
-        throw DataError(Problem::ArchiveBroken, {"not a whole matrix file"}, {.file = file});
+        throw DataError(Problem::ArchiveBroken, {Statement{"archive.no_matrix"}}, {.file = file});
     const bool swapped = order == "MI"; // of a machine with the other order of bytes
     Found found;
     Collector collector;

@@ -120,10 +120,14 @@ private:
                 return i;
         return std::nullopt;
     }
-    void tell(GatherCode code, size_t column, std::vector<std::string> details = {}) {
-        m_notes.push_back({code,
-                           {.file = m_file, .line = m_pull.table.headerLine, .column = m_columns[column].header},
-                           std::move(details)});
+    [[nodiscard]] GatherNote noteOn(GatherCode code, size_t column, std::vector<Argument> details) const {
+        return {code,
+                {.file = m_file, .line = m_pull.table.headerLine, .column = m_columns[column].header},
+                std::move(details),
+                {}};
+    }
+    void tell(GatherCode code, size_t column, std::vector<Argument> details = {}) {
+        m_notes.push_back(noteOn(code, column, std::move(details)));
     }
     [[nodiscard]] std::vector<double> values(size_t i) const {
         return valuesOf(m_pull, m_columns[i], i, kStandardAir_kpa);
@@ -151,9 +155,9 @@ private:
             column.unit = unit;
             column.unitGiven = true;
             if (unit != possible.units[0])
-                tell(GatherCode::UnitByRange, i, {unit, possible.units[0]});
+                tell(GatherCode::UnitByRange, i, {std::string(unit), std::string(possible.units[0])});
             else if (channelInfo(possible.channel)->dimension == Dimension::Pressure)
-                tell(GatherCode::UnitAssumed, i, {unit});
+                tell(GatherCode::UnitAssumed, i, {std::string(unit)});
             return;
         }
         doubtRange(i, possible);
@@ -179,20 +183,24 @@ private:
             return;
         const Dimension dimension = channelInfo(possible.channel)->dimension;
         if (!within(range, possible) || (possible.channel == "engine_speed" && range.high < 300.0)) {
-            std::string offer;
-            for (const char* unit : possible.units)
-                if (*unit && unit != column.unit && within(rangeIn(i, unit), possible) && likely(i, possible, unit))
-                    offer = fmt::format("; it would fit in {}", unit);
-            if (offer.empty() && dimension == Dimension::Pressure && !column.gauge &&
-                range.low + kStandardAir_kpa >= possible.low && range.high + kStandardAir_kpa <= possible.high)
-                offer = "; it would fit if it counts from the surrounding air";
             const std::string unit = canonicalUnitText(dimension);
-            tell(GatherCode::OutOfRange, i,
-                 {fmt::format("{:.4g}", range.low), fmt::format("{:.4g} {}", range.high, unit), offer});
+            GatherNote note =
+                noteOn(GatherCode::OutOfRange, i, {significant(range.low, 4), significant(range.high, 4, unit)});
+            for (const char* other : possible.units)
+                if (*other && other != column.unit && within(rangeIn(i, other), possible) &&
+                    likely(i, possible, other)) {
+                    note.details.resize(2, std::string());
+                    note.details.emplace_back(std::string(other));
+                    note.variant = "_fits_in";
+                }
+            if (note.details.size() == 2 && dimension == Dimension::Pressure && !column.gauge &&
+                range.low + kStandardAir_kpa >= possible.low && range.high + kStandardAir_kpa <= possible.high)
+                note.variant = "_fits_gauge";
+            m_notes.push_back(std::move(note));
         } else if (possible.channel == "manifold_pressure" && column.gauge &&
                    !parseUnit(column.unit).value_or(Unit{}).gauge && range.low - kStandardAir_kpa > 60.0 &&
                    range.low - kStandardAir_kpa < 120.0) {
-            tell(GatherCode::GaugeOrAbsolute, i, {fmt::format("{:.3g}", range.low - kStandardAir_kpa)});
+            tell(GatherCode::GaugeOrAbsolute, i, {significant(range.low - kStandardAir_kpa, 3, "kPa")});
         }
     }
 
@@ -251,11 +259,13 @@ private:
             const double given = *ratio * scaleOf(t.unit, Dimension::Torque) / scaleOf(p.unit, Dimension::Power);
             if (std::abs(given - 1.0) < kDisagree)
                 return;
-            std::string offer;
+            GatherNote note = noteOn(GatherCode::PowerDisagrees, *torque, {decimals(100.0 * given, 1, "%")});
             for (const UnitPair& pair : kPairs)
-                if (offer.empty() && offBy(*ratio, pair) < kAgree)
-                    offer = fmt::format("; {} and {} would explain it", pair.torque, pair.power);
-            tell(GatherCode::PowerDisagrees, *torque, {fmt::format("{:.1f} %", 100.0 * given), offer});
+                if (note.details.size() == 1 && offBy(*ratio, pair) < kAgree) {
+                    note.details.insert(note.details.end(), {std::string(pair.torque), std::string(pair.power)});
+                    note.variant = "_units";
+                }
+            m_notes.push_back(std::move(note));
             return;
         }
         // The nearest one; the more usual one where two are as near.
@@ -292,7 +302,7 @@ private:
         m_columns[i].unit = unit;
         m_columns[i].unitGiven = true;
         m_columns[i].guessed = m_columns[i].guessed || ambiguous;
-        tell(GatherCode::UnitByPower, i, {unit});
+        tell(GatherCode::UnitByPower, i, {std::string(unit)});
     }
 
     void assumeRest(size_t i) {

@@ -267,7 +267,7 @@ private:
                 return;
             }
             if (isRule(line.text) || isComment(line.text)) {
-                leaveOut(line, "a remark");
+                leaveOut(line, "line.remark");
                 return;
             }
             splitRow(line.text, cells);
@@ -278,7 +278,7 @@ private:
             }
             const bool wordsFirst = tally.firstIsWord && (m_isText[0] == 0 || isStatistic(cells[0]));
             if (wordsFirst || !tally.isRow()) {
-                leaveOut(line, wordsFirst ? "it begins with a word where numbers stand" : "no row of numbers");
+                leaveOut(line, wordsFirst ? "line.begins_with_word" : "line.no_row");
                 return;
             }
             if (gap && m_table.rows() > 0)

@@ -46,7 +46,7 @@ struct RawColumn {
 /// A line that is no row, and why.
 struct LeftOutLine {
     long line = 0;
-    std::string why;
+    std::string why; ///< the id of its words
 };
 
 struct RawTable {

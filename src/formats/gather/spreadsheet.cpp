@@ -28,7 +28,7 @@ const std::string* part(const Parts& files, const std::string& name) {
 
 void parse(pugi::xml_document& document, const std::string& text, const std::string& file) {
     if (!document.load_buffer(text.data(), text.size(), pugi::parse_default | pugi::parse_ws_pcdata_single))
-        throw DataError(Problem::ArchiveBroken, {}, {.file = file});
+        throw DataError(Problem::ArchiveBroken, {Statement{"archive.broken_inside"}}, {.file = file});
 }
 
 /// The name without its namespace: "table:table-row" -> "table-row".
@@ -58,7 +58,7 @@ std::string cellText(std::string text) {
 
 void addCell(std::string& line, size_t& cells, size_t column, const std::string& text, const std::string& file) {
     if (column >= budget::kColumns)
-        throw DataError(Problem::TooLarge, {"a table of so many columns", std::to_string(budget::kColumns)},
+        throw DataError(Problem::TooLarge, {Statement{"size.columns"}, std::to_string(budget::kColumns)},
                         {.file = file});
     for (; cells < column; ++cells)
         line += '\t';

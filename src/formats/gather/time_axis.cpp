@@ -81,7 +81,7 @@ public:
         TimeAxis out;
         for (size_t row = 0; row < m_table.rows(); ++row)
             out.seconds.push_back(static_cast<double>(row) / *rate_hz);
-        m_notes.push_back({GatherCode::TimeFromRate, {.file = m_file}, {fmt::format("{:g}", *rate_hz)}});
+        m_notes.push_back({GatherCode::TimeFromRate, {.file = m_file}, {significant(*rate_hz, 6)}, {}});
         return out;
     }
 
@@ -92,8 +92,8 @@ private:
                 return i;
         return std::nullopt;
     }
-    void tell(GatherCode code, size_t column, std::vector<std::string> details) {
-        m_notes.push_back({code, {.file = m_file, .column = m_table.columns[column].name}, std::move(details)});
+    void tell(GatherCode code, size_t column, std::vector<Argument> details) {
+        m_notes.push_back({code, {.file = m_file, .column = m_table.columns[column].name}, std::move(details), {}});
     }
 
     std::optional<TimeAxis> fromClock(size_t time) {
@@ -147,7 +147,7 @@ private:
             if (!column.unitGiven) {
                 column.unit = unitByStep(step);
                 if (column.unit != "s")
-                    tell(GatherCode::TimeUnitByValues, time, {column.unit, fmt::format("{:g}", step)});
+                    tell(GatherCode::TimeUnitByValues, time, {column.unit, significant(step, 6, "s")});
             }
             scale = parseUnit(column.unit).value_or(Unit{}).scale;
         }

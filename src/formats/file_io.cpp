@@ -45,7 +45,7 @@ private:
 };
 
 [[noreturn]] void cannotWrite(const fs::path& target, int error) {
-    throw DataError(Problem::CannotWrite, {std::string(std::strerror(error))}, {.file = target.string()});
+    throw DataError(Problem::CannotWrite, {Argument(systemError(error))}, {.file = target.string()});
 }
 
 const char* kindOf(mode_t mode) {
@@ -60,7 +60,7 @@ std::string readOpened(const File& file, const fs::path& path, size_t most) {
     const Place place{.file = path.string()};
     struct stat about {};
     if (::fstat(file.number(), &about) != 0)
-        throw DataError(Problem::FileUnreadable, {std::string(std::strerror(errno))}, place);
+        throw DataError(Problem::FileUnreadable, {Argument(systemError(errno))}, place);
     if (S_ISDIR(about.st_mode))
         throw DataError(Problem::FileUnreadable, {Statement{"file.is_folder"}}, place);
     if (!S_ISREG(about.st_mode))
@@ -78,7 +78,7 @@ std::string readOpened(const File& file, const fs::path& path, size_t most) {
         if (got < 0 && errno == EINTR)
             continue;
         if (got < 0)
-            throw DataError(Problem::FileUnreadable, {std::string(std::strerror(errno))}, place);
+            throw DataError(Problem::FileUnreadable, {Argument(systemError(errno))}, place);
         if (got == 0) {
             text.resize(done);
             return text;
@@ -101,7 +101,7 @@ std::string openAndRead(const fs::path& path, int flags, size_t most) {
         throw DataError(Problem::NotAPlainFile, {Statement{"file.link"}}, place);
     if (error == ENXIO)
         throw DataError(Problem::NotAPlainFile, {Statement{"file.socket_or_device"}}, place);
-    throw DataError(Problem::FileUnreadable, {std::string(std::strerror(error))}, place);
+    throw DataError(Problem::FileUnreadable, {Argument(systemError(error))}, place);
 }
 
 /// Writes all of it and has it reach the disk; errno of what went wrong, or 0.

@@ -11,6 +11,7 @@
 
 #include <QAbstractButton>
 #include <QComboBox>
+#include <QMenu>
 #include <QRegularExpression>
 #include <QUndoStack>
 
@@ -19,10 +20,6 @@ using namespace Qt::StringLiterals;
 using test::OpenWindow;
 
 namespace {
-
-constexpr std::pair<Page, const char*> kAll[] = {{Page::Prepare, "prepare"}, {Page::Pull, "pull"},
-                                                 {Page::Check, "check"},     {Page::Compare, "compare"},
-                                                 {Page::Report, "report"},   {Page::Bench, "bench"}};
 
 void choose(OpenWindow& w, const QString& language) {
     w.trigger("app.settings");
@@ -67,7 +64,7 @@ TEST_CASE("every page speaks German and French, and nothing is cut") {
         choose(w, language);
         for (const QSize size : {QSize(1280, 800), QSize(1024, 768)}) {
             w.window->resize(size);
-            for (const auto& [page, name] : kAll) {
+            for (const auto& [page, name] : test::kEveryPage) {
                 w.window->showPage(page);
                 test::waitFor([&] { return !w.window->document().isBusy(); });
                 QTest::qWait(20);
@@ -92,6 +89,7 @@ TEST_CASE("the language changes while a day is open; the day, its edits and the 
     const int edits = w.window->document().undoStack().count();
 
     choose(w, u"de"_s);
+    CHECK(w.window->findChildren<QMenu*>(u"dayMenu"_s).size() == 1); // nothing of the former window stays behind
     CHECK(w.window->page() == Page::Compare);
     CHECK(w.window->selection().pull() == "p04");
     CHECK(w.window->document().undoStack().count() == edits);

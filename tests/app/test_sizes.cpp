@@ -16,10 +16,6 @@ using test::OpenWindow;
 
 namespace {
 
-constexpr std::pair<Page, const char*> kAll[] = {{Page::Prepare, "prepare"}, {Page::Pull, "pull"},
-                                                 {Page::Check, "check"},     {Page::Compare, "compare"},
-                                                 {Page::Report, "report"},   {Page::Bench, "bench"}};
-
 /// The desktop's type for as long as it lives.
 struct DesktopType {
     QFont before = QApplication::font();
@@ -34,7 +30,7 @@ struct DesktopType {
 QString cutOnEveryPage(OpenWindow& w, QSize size, int points) {
     QStringList out;
     w.window->resize(size);
-    for (const auto& [page, name] : kAll) {
+    for (const auto& [page, name] : test::kEveryPage) {
         w.window->showPage(page);
         test::waitFor([&] { return !w.window->document().isBusy(); });
         QTest::qWait(20);

@@ -97,8 +97,8 @@ void MainWindow::makeParts() {
 }
 
 void MainWindow::dropParts() {
-    delete centralWidget(); // pages still look at the document when they are hidden
-    delete m_recentMenu;
+    delete centralWidget();        // pages still look at the document when they are hidden
+    delete m_recentMenu->parent(); // the day menu, which the top bar only borrowed
     delete m_files;
     delete m_actions;
     m_prepare = nullptr;

@@ -4,7 +4,7 @@ BUILD_PACKAGES="g++ cmake ninja-build ccache pkg-config libboost-dev libboost-ma
 nlohmann-json3-dev libfast-float-dev libarchive-dev libpugixml-dev zlib1g-dev nettle-dev libutf8proc-dev libcli11-dev libcairo2-dev catch2 librapidcheck-dev libbenchmark-dev \
 qt6-base-dev qt6-svg-dev qt6-serialport-dev qt6-serialbus-dev qt6-l10n-tools qt6-translations-l10n libqcustomplot-dev libqcustomplot2.1-qt6 libpoppler-qt6-dev libgl1-mesa-dev libopengl-dev libvulkan-dev fonts-b612"
 TEST_PACKAGES="poppler-utils python3"
-FUZZ_PACKAGES="clang-14 libclang-rt-14-dev"
+SANITIZER_PACKAGES="clang-14 libclang-rt-14-dev"
 RUN_PACKAGES="libqt6svg6 qt6-qpa-plugins libxcb-cursor0 libxkbcommon-x11-0"
 
 # need_packages NAME...: installs what is missing with apt-get, as root or through sudo.
@@ -30,4 +30,13 @@ jobs_at_once() { nproc 2>/dev/null || echo 2; }
 build_in() {
     [ -f "$1/build.ninja" ] || cmake -S . -B "$1" -G Ninja -DCMAKE_BUILD_TYPE=Release >/dev/null
     cmake --build "$1" --parallel "$(jobs_at_once)" ${2:+--target "$2"}
+}
+
+FUZZ_TARGETS="csv day day_json gather matrix telemetry nmea trace typed zip"
+
+# sanitized_build TARGET...: builds with clang, AddressSanitizer and UndefinedBehaviourSanitizer in build-sanitized; the
+# tests there and the fuzz targets share every object.
+sanitized_build() {
+    [ -f build-sanitized/build.ninja ] || cmake --preset sanitized >/dev/null
+    cmake --build build-sanitized --parallel "$(jobs_at_once)" --target "$@"
 }

@@ -126,6 +126,24 @@ TEST_CASE("use and drift bound are set on Prepare and taken back") {
     CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt);
 }
 
+TEST_CASE("one end of the use, typed while the other is missing, stays when the day changes elsewhere") {
+    OpenWindow w;
+    w.window->showPage(Page::Prepare);
+    setNumber(w.find<NumberField>("useLowField"), u"4500"_s);
+    setNumber(w.find<NumberField>("driftBoundField"), u"0.5"_s);
+    CHECK(w.find<NumberField>("useLowField")->number() == 4500.0);
+    setNumber(w.find<NumberField>("useHighField"), u"7000"_s);
+    CHECK(w.window->document().day().plan.use_rpm == RpmRange{4500.0, 7000.0});
+    setNumber(w.find<NumberField>("useHighField"), u"4000"_s); // no range: what the day has is shown again
+    CHECK(w.find<NumberField>("useHighField")->number() == 7000.0);
+    w.trigger("edit.undo");
+    CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt);
+    setNumber(w.find<NumberField>("useLowField"), u"5000"_s);
+    w.window->openDay(test::boostDay());
+    REQUIRE(w.settled());
+    CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt); // it belonged to the day before
+}
+
 TEST_CASE("the role of a part is shown and corrected") {
     OpenWindow w;
     w.window->showPage(Page::Prepare);
@@ -162,6 +180,8 @@ TEST_CASE("in torque the band table judges by torque") {
         CHECK(model->index(static_cast<int>(i), 3).data().toString() == expected);
         CHECK(model->index(static_cast<int>(i), 1).data().toString().contains(u"N\u00B7m"_s));
     }
+    CHECK(w.text("answer").contains(u"N\u00B7m"_s));
+    CHECK_FALSE(w.text("answer").contains(u"kW"_s));
 }
 
 TEST_CASE("a page that is not seen does no work, and catches up when it is shown") {

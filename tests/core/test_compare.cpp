@@ -113,6 +113,39 @@ TEST_CASE("the family: base to each and neighbour to neighbour, or only the pair
     CHECK(width(named.find("A", "B")->family95_w) > 1.002 * width(inside->family95_w));
 }
 
+TEST_CASE("a stretch is sized in power and in torque, point by point") {
+    const DayAnalysis a = analysed(smallDay("A3 B3 A3"));
+    const Comparison* c = a.find("A", "B");
+    REQUIRE((c && !c->regions.empty()));
+    const Region& region = c->regions.front();
+    double power = 0.0, torque = 0.0, half = 0.0, halfTorque = 0.0, most = 0.0, mostTorque = 0.0, mostHalf = 0.0;
+    double points = 0.0;
+    for (size_t i = 0; i < c->rpm.size(); ++i) {
+        if (c->rpm[i] < region.range_rpm.low || c->rpm[i] > region.range_rpm.high)
+            continue;
+        const double omega = c->rpm[i] * 3.14159265358979 / 30.0;
+        const double halfHere = 0.5 * (c->judgedBand().high[i] - c->judgedBand().low[i]);
+        points += 1.0;
+        power += c->delta_w[i];
+        torque += c->delta_w[i] / omega;
+        half += halfHere;
+        halfTorque += halfHere / omega;
+        if (std::abs(c->delta_w[i]) > std::abs(most)) {
+            most = c->delta_w[i];
+            mostHalf = halfHere;
+        }
+        if (std::abs(c->delta_w[i] / omega) > std::abs(mostTorque))
+            mostTorque = c->delta_w[i] / omega;
+    }
+    CHECK(region.power_w.mean == Approx(power / points));
+    CHECK(region.power_w.meanHalf == Approx(half / points));
+    CHECK(region.power_w.extreme == Approx(most));
+    CHECK(region.power_w.extremeHalf == Approx(mostHalf));
+    CHECK(region.torque_nm.mean == Approx(torque / points));
+    CHECK(region.torque_nm.meanHalf == Approx(halfTorque / points));
+    CHECK(region.torque_nm.extreme == Approx(mostTorque));
+}
+
 TEST_CASE("a comparison turned round is the same one with the other sign") {
     const DayAnalysis a = analysed(smallDay("A3 B3 A3"));
     const Comparison* there = a.find("A", "B");
@@ -136,6 +169,12 @@ TEST_CASE("a comparison turned round is the same one with the other sign") {
     CHECK(there->verdict == VerdictKind::Gain);
     CHECK(back->verdict == VerdictKind::Loss);
     CHECK(back->regions.front().kind == RegionKind::Loss);
+    for (size_t i = 0; i < there->regions.size(); ++i)
+        for (const Quantity quantity : {Quantity::Power, Quantity::Torque}) {
+            CHECK(back->regions[i].size(quantity).mean == -there->regions[i].size(quantity).mean);
+            CHECK(back->regions[i].size(quantity).extreme == -there->regions[i].size(quantity).extreme);
+            CHECK(back->regions[i].size(quantity).meanHalf == there->regions[i].size(quantity).meanHalf);
+        }
     CHECK(back->crossovers_rpm == there->crossovers_rpm);
 }
 

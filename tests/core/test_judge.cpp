@@ -40,12 +40,12 @@ Comparison base() {
 }
 
 Region region(double low, double high, RegionKind kind, double mean, double half) {
-    return {{low, high}, kind, mean, half, mean * 1.2, half, 0.5 * (low + high)};
+    return {{low, high}, kind, {mean, half, mean * 1.2, half}, {}};
 }
 
-std::string sentence(Comparison c) {
+std::string sentence(Comparison c, Quantity quantity = Quantity::Power) {
     c.verdict = judge(c);
-    return plain(inEnglish(summary(c, {})));
+    return plain(inEnglish(summary(c, {}, quantity)));
 }
 
 } // namespace
@@ -75,6 +75,39 @@ TEST_CASE("the sentence says where it gives and where it costs") {
     CHECK(sentence(c) == "B gives 1.6 +- 0.5 kW at the crank over 4 500-7 500 rpm.");
     c.regions = {region(2500, 8000, RegionKind::Loss, -900, 300)};
     CHECK(sentence(c) == "B costs 0.9 +- 0.3 kW at the crank over the whole range, 2 500-8 000 rpm.");
+}
+
+TEST_CASE("when torque is shown, the sentence speaks of torque") {
+    Comparison c = base();
+    c.bands[0].deltaTorque_nm = 1.2;
+    c.bands[0].lowTorque_nm = 0.4;
+    c.bands[0].highTorque_nm = 2.0;
+    CHECK(sentence(c, Quantity::Torque) ==
+          "Cannot tell yet: B against A is +1.2 +- 0.8 N\u00B7m at the crank on average over 2 500-8 000 rpm.");
+    c.regions = {region(2500, 3800, RegionKind::Loss, -600, 200), region(4500, 7500, RegionKind::Gain, 1600, 480)};
+    c.regions[0].torque_nm = {-1.8, 0.6, -2.4, 0.7};
+    c.regions[1].torque_nm = {2.6, 0.8, 3.0, 0.8};
+    c.regions.push_back(region(7550, 8000, RegionKind::Unresolved, 0, 0));
+    CHECK(sentence(c, Quantity::Torque) == "B gives 2.6 +- 0.8 N\u00B7m at the crank over 4 500-7 500 rpm and costs up to "
+                                           "2.4 +- 0.7 N\u00B7m below 3 800 rpm.");
+    // Printed as "0.3 +- 0.3" in torque alone: then the mean torque speaks, which claims by its own interval.
+    c.regions = {region(3000, 4000, RegionKind::Gain, 1600, 480)};
+    c.regions[0].torque_nm = {0.30, 0.28, 0.35, 0.3};
+    CHECK(sentence(c, Quantity::Torque).starts_with("B gives 1.2 +- 0.8 N\u00B7m at the crank on average"));
+    c.bands[0].lowTorque_nm = -0.4;
+    c.bands[0].highTorque_nm = 2.8;
+    CHECK(sentence(c, Quantity::Torque).starts_with("B against A is +1.2 +- 1.6 N\u00B7m"));
+}
+
+TEST_CASE("what is judged in power is said in power, also when torque is shown") {
+    Comparison c = base();
+    c.matters_w = 1500;
+    CHECK(sentence(c, Quantity::Torque) == sentence(c));
+    c = base();
+    c.bands[0].low_w = 100;
+    c.judgedBy = JudgedBy::Itself;
+    CHECK(sentence(c, Quantity::Torque) == sentence(c));
+    CHECK(sentence(c).find("kW") != std::string::npos);
 }
 
 TEST_CASE("what cannot be told is said with what it would take") {

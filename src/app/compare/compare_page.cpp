@@ -281,8 +281,9 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     const Theme& t = m_look.theme();
     m_answerMark->setStyleSheet(u"background: %1;"_s.arg(markOf(comparison, t).name()));
     if (comparison)
-        m_answer->setText(
-            unbroken(qs(currentVoice().in(m_selection.units()).say(summary(*comparison, m_selection.units())))));
+        m_answer->setText(unbroken(qs(currentVoice()
+                                          .in(m_selection.units())
+                                          .say(summary(*comparison, m_selection.units(), m_selection.quantity())))));
     else if (!m_document.isOpen())
         m_answer->setText(tr("No day is open."));
     else if (!analysis)

@@ -11,7 +11,6 @@
 
 namespace hillrun {
 
-enum class Quantity { Power, Torque };
 
 /// What the user looks at, shared by all pages and the day strip.
 class Selection : public QObject {

@@ -11,10 +11,13 @@
 
 namespace hillrun {
 
+/// The text with its ranges kept whole: no line ends at "2 650\u2013".
+QString unbroken(QString text);
+
 inline QString qs(const std::string& text) { return QString::fromStdString(text); }
 /// Said in the reader's language.
-inline QString qs(const Statement& statement) { return qs(said(statement)); }
-inline QString qs(const std::vector<Statement>& statements) { return qs(said(statements)); }
+inline QString qs(const Statement& statement) { return unbroken(qs(said(statement))); }
+inline QString qs(const std::vector<Statement>& statements) { return unbroken(qs(said(statements))); }
 /// A phrase of the catalogue by its id.
 inline QString phrase(const std::string& id) { return qs(Statement{id}); }
 /// What went wrong and what to do about it.
@@ -34,8 +37,6 @@ QString torqueFigure(double torque_nm, const DisplayUnits& units);
 QString counted(const char* id, qsizetype count);
 /// "2 800–4 450"
 QString rangeText(const RpmRange& range);
-/// The text with its ranges kept whole: no line ends at "2 650\u2013".
-QString unbroken(QString text);
 /// "rough near 7 150 rpm, 4.2 %"
 QString flagText(const PullFlag& flag);
 /// "+0.42 %"; a dash where there is none.

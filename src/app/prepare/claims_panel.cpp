@@ -54,6 +54,7 @@ ClaimsPanel::ClaimsPanel(DayDocument& document, QWidget* parent) : QWidget(paren
         m_document.edit(tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; });
     });
     connect(&m_document, &DayDocument::dayChanged, this, &ClaimsPanel::refresh);
+    connect(&m_document, &DayDocument::accessChanged, this, &ClaimsPanel::showUse); // another day was opened
     refresh();
 }
 
@@ -64,7 +65,7 @@ void ClaimsPanel::setUse() {
     if (low.has_value() != high.has_value())
         return;
     if (low && !(*high > *low)) {
-        refresh();
+        showUse();
         return;
     }
     m_document.edit(tr("Change the use"), [&](TestDay& day) {
@@ -110,9 +111,15 @@ void ClaimsPanel::refreshPairs() {
 void ClaimsPanel::refresh() {
     refreshPairs();
     const Plan& plan = m_document.day().plan;
-    m_useLow->show(plan.use_rpm ? std::optional(plan.use_rpm->low) : std::nullopt);
-    m_useHigh->show(plan.use_rpm ? std::optional(plan.use_rpm->high) : std::nullopt);
+    if (plan.use_rpm != m_shownUse)
+        showUse(); // else one end may be typed already while the other is missing: it stays
     m_bound->show(plan.driftBound_pct);
+}
+
+void ClaimsPanel::showUse() {
+    m_shownUse = m_document.day().plan.use_rpm;
+    m_useLow->show(m_shownUse ? std::optional(m_shownUse->low) : std::nullopt);
+    m_useHigh->show(m_shownUse ? std::optional(m_shownUse->high) : std::nullopt);
 }
 
 } // namespace hillrun

@@ -37,22 +37,31 @@ RegionKind kindAt(const Effect& c, const Edges& band, size_t p) {
     return RegionKind::Unresolved;
 }
 
-Region makeRegion(const Effect& c, const Edges& band, size_t first, size_t last, RegionKind kind) {
-    Region region{{c.rpm[first], c.rpm[last]}, kind, 0, 0, 0, 0, c.rpm[first]};
+/// `scale` turns the difference in power at a point into the quantity meant.
+template <typename Scale>
+RegionSize sizeOf(const Effect& c, const Edges& band, size_t first, size_t last, Scale scale) {
+    RegionSize out;
     for (size_t p = first; p <= last; ++p) {
-        const double half = 0.5 * (band.high[p] - band.low[p]);
-        region.mean_w += c.delta_w[p];
-        region.meanHalf_w += half;
-        if (std::abs(c.delta_w[p]) > std::abs(region.extreme_w)) {
-            region.extreme_w = c.delta_w[p];
-            region.extremeHalf_w = half;
-            region.extreme_rpm = c.rpm[p];
+        const double value = scale(p) * c.delta_w[p];
+        const double half = scale(p) * 0.5 * (band.high[p] - band.low[p]);
+        out.mean += value;
+        out.meanHalf += half;
+        if (std::abs(value) > std::abs(out.extreme)) {
+            out.extreme = value;
+            out.extremeHalf = half;
         }
     }
     const auto count = static_cast<double>(last - first + 1);
-    region.mean_w /= count;
-    region.meanHalf_w /= count;
-    return region;
+    out.mean /= count;
+    out.meanHalf /= count;
+    return out;
+}
+
+Region makeRegion(const Effect& c, const Edges& band, size_t first, size_t last, RegionKind kind) {
+    return {{c.rpm[first], c.rpm[last]},
+            kind,
+            sizeOf(c, band, first, last, [](size_t) { return 1.0; }),
+            sizeOf(c, band, first, last, [&](size_t p) { return 1.0 / angularSpeed(c.rpm[p]); })};
 }
 
 std::vector<Region> findRegions(const Effect& c, const Edges& band) {
@@ -247,8 +256,10 @@ Effect negated(Effect effect) {
     effect.family95_w = negated(std::move(effect.family95_w));
     for (Region& region : effect.regions) {
         region.kind = negated(region.kind);
-        region.mean_w = -region.mean_w;
-        region.extreme_w = -region.extreme_w;
+        for (RegionSize* size : {&region.power_w, &region.torque_nm}) {
+            size->mean = -size->mean;
+            size->extreme = -size->extreme;
+        }
     }
     for (BandResult& band : effect.bands)
         band = negated(band);

@@ -11,15 +11,28 @@
 
 namespace hillrun {
 
+enum class Quantity { Power, Torque };
+
+/// The difference over a stretch of speed, W or N.m.
+struct RegionSize {
+    double mean = 0.0;
+    double meanHalf = 0.0; ///< mean half width of the simultaneous band
+    double extreme = 0.0;  ///< where the difference is largest
+    double extremeHalf = 0.0;
+    bool operator==(const RegionSize&) const = default;
+};
+
 enum class RegionKind { Gain, Loss, Unresolved };
+/// Gain and loss are the same in power and torque: at one speed the two differ by a factor only.
 struct Region {
     RpmRange range_rpm;
     RegionKind kind = RegionKind::Unresolved;
-    double mean_w = 0.0;     ///< mean difference inside
-    double meanHalf_w = 0.0; ///< mean half width of the simultaneous band inside
-    double extreme_w = 0.0;  ///< difference where it is largest
-    double extremeHalf_w = 0.0;
-    double extreme_rpm = 0.0;
+    RegionSize power_w;
+    RegionSize torque_nm;
+
+    [[nodiscard]] const RegionSize& size(Quantity quantity) const {
+        return quantity == Quantity::Power ? power_w : torque_nm;
+    }
     bool operator==(const Region&) const = default;
 };
 

@@ -14,7 +14,21 @@ namespace {
 
 constexpr double kWorthSaying_rpm = 300.0; ///< a narrower stretch is no headline
 
-Power magnitudeOf(double value_w, double half_w) { return {std::abs(value_w), half_w}; }
+/// In what the reader wants the answer.
+struct Manner {
+    DisplayUnits units;
+    Quantity quantity = Quantity::Power;
+};
+
+Argument difference(Quantity quantity, double value, double half, bool sign) {
+    if (quantity == Quantity::Power)
+        return Power{value, half, sign};
+    return Torque{value, half, sign};
+}
+
+Argument magnitudeOf(Quantity quantity, double value, double half) {
+    return difference(quantity, std::abs(value), half, false);
+}
 
 /// "over 4 500-7 500 rpm", "below 3 800 rpm", "above 6 900 rpm" or "over the whole range".
 Statement stretchPhrase(const Comparison& c, const RpmRange& range) {
@@ -35,19 +49,24 @@ Statement stretchPhrase(const Comparison& c, const RpmRange& range) {
     return {"stretch.over", {range}};
 }
 
+double shown(double value, const Manner& manner) {
+    return manner.quantity == Quantity::Power ? powerIn(manner.units.power, value)
+                                              : torqueIn(manner.units.torque, value);
+}
+
 /// A stretch that can stand in a headline: wide enough, and more than its own uncertainty, also as it is printed.
-bool worthSaying(const Region& region, double value_w, double half_w, const DisplayUnits& units) {
-    const RoundedPair printed =
-        roundedByInterval(std::abs(powerIn(units.power, value_w)), powerIn(units.power, half_w));
-    return region.range_rpm.high - region.range_rpm.low >= kWorthSaying_rpm && std::abs(value_w) > half_w &&
+bool worthSaying(const Region& region, const Manner& manner) {
+    const RegionSize& size = region.size(manner.quantity);
+    const RoundedPair printed = roundedByInterval(std::abs(shown(size.mean, manner)), shown(size.meanHalf, manner));
+    return region.range_rpm.high - region.range_rpm.low >= kWorthSaying_rpm && std::abs(size.mean) > size.meanHalf &&
            printed.value != printed.half;
 }
 
 /// The proven stretches of a kind that are worth saying, the widest first.
-std::vector<Region> stretchesOf(const Comparison& c, RegionKind kind, const DisplayUnits& units) {
+std::vector<Region> stretchesOf(const Comparison& c, RegionKind kind, const Manner& manner) {
     std::vector<Region> out;
     std::copy_if(c.regions.begin(), c.regions.end(), std::back_inserter(out),
-                 [&](const Region& r) { return r.kind == kind && worthSaying(r, r.mean_w, r.meanHalf_w, units); });
+                 [&](const Region& r) { return r.kind == kind && worthSaying(r, manner); });
     std::stable_sort(out.begin(), out.end(), [](const Region& a, const Region& b) {
         return a.range_rpm.high - a.range_rpm.low > b.range_rpm.high - b.range_rpm.low;
     });
@@ -73,19 +92,20 @@ void addMorePlaces(std::vector<Statement>& out, size_t others) {
 }
 
 /// What is proven along the curve; nothing when no stretch is worth saying.
-std::vector<Statement> provenStatements(const Comparison& c, const DisplayUnits& units) {
-    const auto gains = stretchesOf(c, RegionKind::Gain, units);
-    const auto losses = stretchesOf(c, RegionKind::Loss, units);
+std::vector<Statement> provenStatements(const Comparison& c, const Manner& manner) {
+    const auto gains = stretchesOf(c, RegionKind::Gain, manner);
+    const auto losses = stretchesOf(c, RegionKind::Loss, manner);
     if (gains.empty() && losses.empty())
         return {};
     const Region& first = gains.empty() ? losses.front() : gains.front();
-    std::vector<Argument> holes{c.to, magnitudeOf(first.mean_w, first.meanHalf_w), placePhrase(c.place),
+    const RegionSize& size = first.size(manner.quantity);
+    std::vector<Argument> holes{c.to, magnitudeOf(manner.quantity, size.mean, size.meanHalf), placePhrase(c.place),
                                 stretchPhrase(c, first.range_rpm)};
     std::vector<Statement> out;
     if (!gains.empty() && !losses.empty()) {
-        const Region& worst = losses.front();
-        holes.insert(holes.end(),
-                     {magnitudeOf(worst.extreme_w, worst.extremeHalf_w), stretchPhrase(c, worst.range_rpm)});
+        const RegionSize& worst = losses.front().size(manner.quantity);
+        holes.insert(holes.end(), {magnitudeOf(manner.quantity, worst.extreme, worst.extremeHalf),
+                                   stretchPhrase(c, losses.front().range_rpm)});
         out.push_back({"answer.gives_and_costs", holes});
         addMorePlaces(out, gains.size() + losses.size() - 2);
     } else {
@@ -105,14 +125,32 @@ const BandResult& speakingBand(const Comparison& c) {
     return c.bands.front();
 }
 
-double halfOf(const Comparison& c, const BandResult& band) {
-    return c.hasInterval ? 0.5 * (band.high_w - band.low_w) : std::nan("");
+/// A mean difference and its interval, W or N.m.
+struct MeanDifference {
+    double value = 0.0;
+    double low = 0.0;
+    double high = 0.0;
+};
+
+MeanDifference meanOf(const BandResult& band, Quantity quantity) {
+    if (quantity == Quantity::Power)
+        return {band.delta_w, band.low_w, band.high_w};
+    return {band.deltaTorque_nm, band.lowTorque_nm, band.highTorque_nm};
+}
+
+double halfOf(const Comparison& c, const MeanDifference& mean) {
+    return c.hasInterval ? 0.5 * (mean.high - mean.low) : std::nan("");
+}
+
+Argument averageOf(const Comparison& c, const BandResult& band, Quantity quantity, bool sign) {
+    const MeanDifference mean = meanOf(band, quantity);
+    return difference(quantity, sign ? mean.value : std::abs(mean.value), halfOf(c, mean), sign);
 }
 
 /// "B against A is +1.6 ± 0.5 kW at the crank on average over 4 500-7 500 rpm", under an id that says more.
-Statement onAverage(const char* id, const Comparison& c) {
+Statement onAverage(const char* id, const Comparison& c, Quantity quantity) {
     const BandResult& band = speakingBand(c);
-    return {id, {c.to, c.from, Power{band.delta_w, halfOf(c, band), true}, placePhrase(c.place), band.range_rpm}};
+    return {id, {c.to, c.from, averageOf(c, band, quantity, true), placePhrase(c.place), band.range_rpm}};
 }
 
 /// The proven stretches that are too narrow or too uncertain for a headline.
@@ -131,23 +169,24 @@ Several lesserPlaces(const Comparison& c) {
 }
 
 /// When something is proven, but no stretch is worth a headline: the mean speaks.
-Statement averageStatement(const Comparison& c) {
+Statement averageStatement(const Comparison& c, Quantity quantity) {
     const BandResult& band = speakingBand(c);
-    const Claim claim = claimOf(c, band.low_w, band.high_w);
+    const MeanDifference mean = meanOf(band, quantity);
+    const Claim claim = claimOf(c, mean.low, mean.high);
     const bool stretches = std::any_of(c.regions.begin(), c.regions.end(),
                                        [](const Region& r) { return r.kind != RegionKind::Unresolved; });
-    if (!stretches) { // a pair that stands on its mean alone
+    if (!stretches) { // a pair that stands on its mean power alone; the mean torque need not show it
         const BandResult& whole = c.bands.front();
         return {c.verdict == VerdictKind::Gain ? "answer.gives_on_average" : "answer.costs_on_average",
-                {c.to, magnitudeOf(whole.delta_w, halfOf(c, whole)), placePhrase(c.place), whole.range_rpm}};
+                {c.to, averageOf(c, whole, Quantity::Power, false), placePhrase(c.place), whole.range_rpm}};
     }
     if (claim == Claim::Unresolved) {
-        Statement out = onAverage("answer.mean_unresolved", c);
+        Statement out = onAverage("answer.mean_unresolved", c, quantity);
         out.args.emplace_back(lesserPlaces(c));
         return out;
     }
     return {claim == Claim::Gain ? "answer.gives_in_short_places" : "answer.costs_in_short_places",
-            {c.to, magnitudeOf(band.delta_w, halfOf(c, band)), placePhrase(c.place), band.range_rpm, lesserPlaces(c)}};
+            {c.to, averageOf(c, band, quantity, false), placePhrase(c.place), band.range_rpm, lesserPlaces(c)}};
 }
 
 /// How a reader says that a channel lay elsewhere: "leaner by 0.06", "with 3 deg more timing".
@@ -199,11 +238,11 @@ void addJoint(std::vector<Statement>& out, const Comparison& c) {
     out.push_back(belongsTogether(c, count));
 }
 
-Statement cannotTell(const Comparison& c) {
+Statement cannotTell(const Comparison& c, Quantity quantity) {
     if (c.bands.empty())
         return {"cannot.no_range"};
     if (!c.given.empty()) {
-        Statement out = onAverage("cannot.given", c);
+        Statement out = onAverage("cannot.given", c, quantity);
         Several given;
         for (const GivenBuild& one : c.given)
             given.items.push_back({"given.build", {one.build, one.text}});
@@ -211,15 +250,15 @@ Statement cannotTell(const Comparison& c) {
         return out;
     }
     if (!c.hasInterval)
-        return onAverage("cannot.no_repeatability", c);
+        return onAverage("cannot.no_repeatability", c, quantity);
     if (!c.protectedFromDrift && !c.boundDeclared) {
         if (!c.driftThatWouldExplain_pct)
-            return onAverage("cannot.no_return", c);
-        Statement out = onAverage("cannot.no_return_but_drift", c);
+            return onAverage("cannot.no_return", c, quantity);
+        Statement out = onAverage("cannot.no_return_but_drift", c, quantity);
         out.args.emplace_back(decimals(*c.driftThatWouldExplain_pct, 1, "%"));
         return out;
     }
-    return onAverage("cannot.yet", c);
+    return onAverage("cannot.yet", c, quantity);
 }
 
 Several placesPhrase(const std::set<MeasuredAt>& places) {
@@ -240,19 +279,19 @@ Statement notComparable(const Comparison& c) {
     return {"not_comparable.other", {c.from, c.to}};
 }
 
-std::vector<Statement> answerStatements(const Comparison& c, const DisplayUnits& units) {
+std::vector<Statement> answerStatements(const Comparison& c, const Manner& manner) {
     if (c.verdict == VerdictKind::NotComparable)
         return {notComparable(c)};
     if (c.verdict == VerdictKind::CannotTell)
-        return {cannotTell(c)};
+        return {cannotTell(c, manner.quantity)};
     if (c.verdict == VerdictKind::NoDifference) {
-        Statement out = onAverage("answer.no_difference", c);
+        Statement out = onAverage("answer.no_difference", c, Quantity::Power);
         out.args.emplace_back(Power{*c.matters_w});
         return {out};
     }
-    std::vector<Statement> out = provenStatements(c, units);
+    std::vector<Statement> out = provenStatements(c, manner);
     if (out.empty())
-        out.push_back(averageStatement(c));
+        out.push_back(averageStatement(c, manner.quantity));
     addJoint(out, c);
     if (!c.protectedFromDrift && c.boundDeclared)
         out.push_back({"answer.only_within_bound"});
@@ -260,11 +299,11 @@ std::vector<Statement> answerStatements(const Comparison& c, const DisplayUnits&
 }
 
 Statement pullsPhrase(const PullsToSettle& one) {
-    const Power difference{.value_w = one.difference_w, .digits = 2};
+    const Power wanted{.value_w = one.difference_w, .digits = 2};
     if (!one.pullsPerSet)
-        return {"settle.too_many", {difference}};
+        return {"settle.too_many", {wanted}};
     return {one.returnAdded ? "settle.pulls_and_return" : "settle.pulls",
-            {Count{*one.pullsPerSet}, decimals(std::ceil(one.minutes / 5.0) * 5.0, 0, "min"), difference}};
+            {Count{*one.pullsPerSet}, decimals(std::ceil(one.minutes / 5.0) * 5.0, 0, "min"), wanted}};
 }
 
 } // namespace
@@ -286,8 +325,8 @@ Statement shortPullStatement(const Comparison& c) {
     return {one.atTop ? "short.ends" : "short.begins", {one.pull, Rpm{one.own_rpm}, Rpm{one.reach_rpm}}};
 }
 
-std::vector<Statement> summary(const Comparison& c, const DisplayUnits& units) {
-    std::vector<Statement> out = answerStatements(c, units);
+std::vector<Statement> summary(const Comparison& c, const DisplayUnits& units, Quantity quantity) {
+    std::vector<Statement> out = answerStatements(c, {units, quantity});
     if (Statement more = shortPullStatement(c); !more.empty())
         out.push_back(std::move(more));
     return out;

@@ -15,7 +15,9 @@ Statement settleStatement(const Comparison& comparison);
 Statement shortPullStatement(const Comparison& comparison);
 /// The answer in one sentence or a few; last, the pull that shortens the range. A stretch under 300 rpm, or one whose
 /// +- is as large as its mean (as it is printed in these units), is never the headline; what else differs is named with
-/// the gain.
-std::vector<Statement> summary(const Comparison& comparison, const DisplayUnits& units);
+/// the gain. Sizes are said in power or torque; a pair that stands on its mean power alone, and a difference that does
+/// not matter, are judged in power and said so.
+std::vector<Statement> summary(const Comparison& comparison, const DisplayUnits& units,
+                               Quantity quantity = Quantity::Power);
 
 } // namespace hillrun

@@ -109,7 +109,9 @@ int main(int argc, char** argv) {
     }
 
     hillrun::DesktopDialogs dialogs;
-    hillrun::MainWindow window(dialogs);
+    hillrun::SettingsStore settings;
+    hillrun::CellService cell;
+    hillrun::MainWindow window(dialogs, settings, cell);
     application.guard(window, dialogs);
     if (parser.isSet(u"dark"_s))
         window.setDark(true);
@@ -122,7 +124,7 @@ int main(int argc, char** argv) {
         page->trigger();
     const QStringList named = parser.positionalArguments();
     if (named.isEmpty() && !parser.isSet(u"page"_s))
-        window.showPage(hillrun::Page::Prepare); // with what can be opened
+        window.showPage("prepare"); // with what can be opened
     const bool readsDay = !named.isEmpty() && window.openAny(named);
     window.show();
     std::vector<hillrun::LinkAddress> links;
@@ -135,7 +137,7 @@ int main(int argc, char** argv) {
         links.push_back(*address);
     }
     if (!links.empty())
-        window.pullPage().setLinks(links);
+        cell.setLinks(links);
     PictureJob job{parser.value(u"picture"_s), parser.isSet(u"stay"_s)};
     if (parser.isSet(u"after"_s))
         job.after_s = parser.value(u"after"_s).toDouble();
@@ -148,7 +150,7 @@ int main(int argc, char** argv) {
                 action->trigger();
         window.importFiles(parser.values(u"import"_s));
         if (parser.isSet(u"arm"_s))
-            window.pullPage().flow().arm();
+            window.flow().arm();
         if (!job.file.isEmpty())
             takePictureLater(window, job);
     };

@@ -17,8 +17,11 @@ CellService::CellService(QObject* parent) : QObject(parent), m_now(std::make_sha
     m_worker->moveToThread(&m_thread);
     connect(&m_thread, &QThread::finished, m_worker, &QObject::deleteLater);
     connect(m_worker, &CellWorker::snapshot, this, [this](const LiveSnapshotPtr& snapshot) {
+        const bool before = pulling();
         m_now = snapshot;
         Q_EMIT changed();
+        if (pulling() != before)
+            Q_EMIT pullingChanged();
     });
     connect(m_worker, &CellWorker::pullStarted, this, &CellService::pullStarted);
     connect(m_worker, &CellWorker::pullDropped, this, &CellService::pullDropped);
@@ -34,7 +37,13 @@ CellService::~CellService() {
 }
 
 void CellService::setLinks(const std::vector<LinkAddress>& addresses) {
+    m_hasLinks = !addresses.empty();
     QMetaObject::invokeMethod(m_worker, [worker = m_worker, addresses] { worker->setLinks(addresses); });
+    Q_EMIT linksSet();
+}
+
+bool CellService::pulling() const {
+    return m_now->recorder == RecorderState::Running || m_now->recorder == RecorderState::Ending;
 }
 
 void CellService::arm(const PullRequest& request) {

@@ -27,9 +27,13 @@ public:
     void endByHand();
     /// The last known state; never null.
     [[nodiscard]] LiveSnapshotPtr now() const { return m_now; }
+    [[nodiscard]] bool hasLinks() const { return m_hasLinks; }
+    [[nodiscard]] bool pulling() const; ///< a recording runs
 
 Q_SIGNALS:
     void changed(); ///< about 30 times a second while a link is set
+    void linksSet();
+    void pullingChanged();
     void pullStarted();
     void pullDropped(); ///< what began was no pull
     void pullRecorded(const hillrun::RecordedPull& pull);
@@ -39,6 +43,7 @@ private:
     QThread m_thread;
     CellWorker* m_worker = nullptr;
     LiveSnapshotPtr m_now;
+    bool m_hasLinks = false;
 };
 
 } // namespace hillrun

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/look/fields.h"
+#include "app/pages.h"
 #include "app/shell/main_window.h"
 #include "formats/day_store.h"
 #include "formats/kept_days.h"
@@ -89,6 +90,18 @@ template <class Condition> bool waitFor(const Condition& condition, int limit_ms
     return QTest::qWaitFor(condition, limit_ms);
 }
 
+/// What a window is put together with.
+struct WindowParts {
+    SettingsStore settingsStore;
+    CellService cellService;
+};
+
+/// A window with parts of its own.
+class TestWindow : private WindowParts, public MainWindow {
+public:
+    explicit TestWindow(Dialogs& dialogs) : MainWindow(dialogs, settingsStore, cellService) {}
+};
+
 /// Says that a window is opened without a day.
 inline const std::filesystem::path kNoDay;
 
@@ -101,7 +114,7 @@ struct OpenWindow {
 
     explicit OpenWindow(const std::filesystem::path& source = demoDay()) {
         beginAnew();
-        window = std::make_unique<MainWindow>(dialogs);
+        window = std::make_unique<TestWindow>(dialogs);
         window->resize(1280, 800); // the screen that is not there is smaller
         window->show();
         REQUIRE(QTest::qWaitForWindowActive(window.get()));
@@ -119,8 +132,9 @@ struct OpenWindow {
     }
     /// So that each of them is made.
     void showEveryPage() {
-        for (const Page page : {Page::Prepare, Page::Pull, Page::Check, Page::Report, Page::Bench, Page::Compare})
-            window->showPage(page);
+        for (const PageSpec& page : everyPage())
+            window->showPage(page.id);
+        window->showPage("compare");
     }
     template <class Widget> Widget* find(const char* name) {
         auto* widget = window->findChild<Widget*>(QLatin1StringView(name));

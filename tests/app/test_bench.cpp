@@ -4,10 +4,12 @@
 // The Bench page and the school of a boosted day, driven as a person does.
 
 #include "app/prepare/article_dialog.h"
+#include "app/workbench/bench_page.h"
 #include "app_support.h"
 
 #include <QAbstractItemModelTester>
 #include <QComboBox>
+#include <QDialogButtonBox>
 #include <QTableView>
 
 using namespace hillrun;
@@ -25,7 +27,7 @@ void choose(QComboBox* box, int index) {
 struct BenchWindow : OpenWindow {
     explicit BenchWindow(const std::filesystem::path& source) : OpenWindow(source) {
         QTest::keyClick(window.get(), Qt::Key_9, Qt::ControlModifier);
-        REQUIRE(window->page() == Page::Bench);
+        REQUIRE(window->pageShown() == "bench");
     }
     void type(const char* field, const QString& text) {
         auto* box = find<NumberField>(field);
@@ -169,7 +171,7 @@ TEST_CASE("the school of a boosted day is chosen once and stated everywhere") {
 
 TEST_CASE("losses and inertia are entered with the article and act on every figure") {
     OpenWindow w(test::boostDay());
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     w.trigger("prepare.article");
     auto* dialog = w.window->findChild<ArticleDialog*>();
     REQUIRE(dialog);
@@ -187,7 +189,7 @@ TEST_CASE("losses and inertia are entered with the article and act on every figu
     CHECK(day.article.engine.friction == std::vector<FrictionPoint>{{2500.0, 3100.0}, {4500.0, 7200.0}});
     CHECK(w.analysis().place == PowerPlace{MeasuredAt::Crank, true});
     CHECK(w.text("articleText").contains(u"carried to the crank by 20 %"_s));
-    w.window->showPage(Page::Compare);
+    w.window->showPage("compare");
     CHECK(w.text("answer").contains(u"at the crank (estimate)"_s));
     CHECK(w.find<Board>("curvesBoard")->content().title.contains(u"at the crank (estimate)"_s));
 }

@@ -4,6 +4,7 @@
 // The Check page, driven as a person does, on the day of the inertia rollers (a bypass that opens, a tyre that slips,
 // knock) and on pulls with a wrong unit.
 
+#include "app/check/check_page.h"
 #include "app/shell/day_strip.h"
 #include "app_support.h"
 #include "core/pull/curve_rows.h"
@@ -59,7 +60,7 @@ std::filesystem::path dayOfForty(const std::filesystem::path& folder) {
 
 struct CheckWindow : OpenWindow {
     explicit CheckWindow(const std::filesystem::path& source, const char* pull) : OpenWindow(source) {
-        window->showPage(Page::Check);
+        window->showPage("check");
         window->selection().setPull(pull);
     }
     FindingList& findings() { return *find<FindingList>("findings"); }
@@ -151,7 +152,7 @@ TEST_CASE("weather that cannot be is marked, told and answered wherever it is me
     for (const StripFlag& flag : strip.flags)
         CHECK(flag.flagged == (flag.pull == 5));
 
-    w.window->showPage(Page::Compare);
+    w.window->showPage("compare");
     CHECK(w.text("caution").startsWith(u"p06: its air pressure"_s));
     QPushButton* take = w.find<QPushButton>("doubtOffer");
     CHECK(take->text().startsWith(u"Take 98."_s));
@@ -162,7 +163,7 @@ TEST_CASE("weather that cannot be is marked, told and answered wherever it is me
     CHECK(w.analysis().doubts.empty());
     CHECK_FALSE(w.window->findChild<QPushButton*>(u"doubtOffer"_s));
 
-    w.window->showPage(Page::Check);
+    w.window->showPage("check");
     w.trigger("edit.undo");
     REQUIRE(w.settled());
     QToolButton* aside = w.offer("offerAnswer", u"Set p06 aside"_s);
@@ -325,7 +326,7 @@ TEST_CASE("held steps of the tractor are shown as points, with what lies between
 
 TEST_CASE("the small boards are one stop for Tab; Up and Down go from one to the next") {
     OpenWindow w(test::demoDay());
-    w.window->showPage(Page::Check);
+    w.window->showPage("check");
     w.trigger("check.channels");
     auto* first = w.find<Board>("tile0");
     CHECK(first->focusPolicy() == Qt::StrongFocus);

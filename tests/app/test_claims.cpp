@@ -75,7 +75,7 @@ TEST_CASE("a pair named beforehand is judged by its own band, saved with the day
     w.window->selection().setPair("A", "C");
     CHECK_FALSE(named->isChecked());
     CHECK(w.text("caution").contains(u"over all pairs"_s));
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     CHECK(w.find<QToolButton>("pair_A_B")->isChecked());
     CHECK_FALSE(w.find<QToolButton>("pair_A_C")->isChecked());
     w.trigger("day.save");
@@ -111,7 +111,7 @@ TEST_CASE("with what matters the window can say that there is no difference") {
 
 TEST_CASE("use and drift bound are set on Prepare and taken back") {
     OpenWindow w;
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     setNumber(w.find<NumberField>("useLowField"), u"4500"_s);
     CHECK_FALSE(w.window->document().day().plan.use_rpm); // one end alone is no use
     setNumber(w.find<NumberField>("useHighField"), u"7000"_s);
@@ -128,7 +128,7 @@ TEST_CASE("use and drift bound are set on Prepare and taken back") {
 
 TEST_CASE("one end of the use, typed while the other is missing, stays when the day changes elsewhere") {
     OpenWindow w;
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     setNumber(w.find<NumberField>("useLowField"), u"4500"_s);
     setNumber(w.find<NumberField>("driftBoundField"), u"0.5"_s);
     CHECK(w.find<NumberField>("useLowField")->number() == 4500.0);
@@ -146,7 +146,7 @@ TEST_CASE("one end of the use, typed while the other is missing, stays when the 
 
 TEST_CASE("the role of a part is shown and corrected") {
     OpenWindow w;
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     auto* table = w.find<QTableView>("buildTable");
     auto* role = w.find<QComboBox>("roleChoice");
     const auto header = [&](int row) { return table->model()->headerData(row, Qt::Vertical).toString(); };
@@ -186,12 +186,12 @@ TEST_CASE("in torque the band table judges by torque") {
 
 TEST_CASE("a page that is not seen does no work, and catches up when it is shown") {
     OpenWindow w;
-    w.window->showPage(Page::Check);
+    w.window->showPage("check");
     const QString slip = w.text("slipText");
     CHECK(slip.contains(u"p01"_s));
-    w.window->showPage(Page::Compare);
+    w.window->showPage("compare");
     w.window->selection().setPull("p05");
     CHECK(w.text("slipText") == slip); // hidden: nothing was drawn
-    w.window->showPage(Page::Check);
+    w.window->showPage("check");
     CHECK(w.text("slipText").contains(u"p05"_s));
 }

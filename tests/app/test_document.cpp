@@ -22,6 +22,42 @@ struct Opened {
 };
 } // namespace
 
+TEST_CASE("edits that belong together are one step back, others are not") {
+    DayDocument document;
+    document.show(readDay(test::demoDay()), {});
+    QUndoStack& undo = document.undoStack();
+    const TestDay before = document.day();
+    document.setWindow("p03", RpmRange{3000, 7000});
+    document.setWindow("p03", RpmRange{3100, 7000});
+    document.setWindow("p03", RpmRange{3200, 7000});
+    CHECK(undo.count() == 1);
+    CHECK(findPull(document.day(), "p03")->window_rpm == RpmRange{3200, 7000});
+    document.setWindow("p04", RpmRange{3000, 7000}); // another pull
+    CHECK(undo.count() == 2);
+    document.setWindow("p04", std::nullopt); // taken back on purpose: a step of its own
+    CHECK(undo.count() == 3);
+    document.edit(
+        u"matters"_s, [](TestDay& day) { day.plan.matters_pct = 2.0; }, u"matters"_s);
+    document.edit(u"name"_s, [](TestDay& day) { day.name = "x"; });
+    document.edit(
+        u"matters"_s, [](TestDay& day) { day.plan.matters_pct = 3.0; }, u"matters"_s);
+    CHECK(undo.count() == 6); // something came between
+    document.edit(
+        u"matters"_s, [](TestDay& day) { day.plan.matters_pct = 2.0; }, u"matters"_s);
+    CHECK(undo.count() == 5); // it led back to where it began: nothing to be undone
+    undo.undo();
+    undo.undo();
+    CHECK_FALSE(document.day().plan.matters_pct == 2.0);
+    undo.undo();
+    CHECK(findPull(document.day(), "p04")->window_rpm == RpmRange{3000, 7000});
+    undo.undo();
+    CHECK(findPull(document.day(), "p03")->window_rpm == RpmRange{3200, 7000});
+    undo.undo();
+    CHECK(document.day() == before);
+    undo.redo();
+    CHECK(findPull(document.day(), "p03")->window_rpm == RpmRange{3200, 7000});
+}
+
 TEST_CASE("an edit changes the analysis, undo brings the old one back to the digit") {
     Opened o;
     const auto before = o.document.analysis();

@@ -74,7 +74,7 @@ TEST_CASE("dropped files are shown, corrected and become pulls") {
     REQUIRE(day.pulls.size() == 2);
     CHECK(day.builds.size() == 2);
     CHECK(day.pulls[0].weather->pressure_pa == Approx(98300.0));
-    CHECK(w.window->page() == Page::Check);
+    CHECK(w.window->pageShown() == "check");
     CHECK(w.analysis().comparisons.size() == 1);
     w.dialogs.target = QString::fromStdString((w.folder.path() / "new day").string());
     w.trigger("day.save");

@@ -25,7 +25,7 @@ namespace {
 void importAndVanish() {
     test::beginAnew();
     test::TestDialogs dialogs;
-    MainWindow window(dialogs);
+    test::TestWindow window(dialogs);
     window.document().show({}, {});
     window.document().edit(u"Import 2 pulls"_s, [](TestDay& day) {
         day.name = "Never saved";
@@ -69,7 +69,7 @@ struct Program {
 TEST_CASE("a day that was never saved comes back with its rows, bands and name") {
     importAndVanish();
     test::TestDialogs dialogs;
-    MainWindow window(dialogs);
+    test::TestWindow window(dialogs);
     window.show();
     window.offerKept();
     CHECK(notice(window).contains(u"“Never saved” (never saved; 2 pulls"_s));
@@ -110,7 +110,7 @@ TEST_CASE("edits and a pull that was cut short come back together, neither in pl
     fs::copy(test::demoDay(), day, fs::copy_options::recursive);
     {
         test::TestDialogs dialogs;
-        MainWindow window(dialogs);
+        test::TestWindow window(dialogs);
         window.openDay(day);
         REQUIRE(test::waitFor([&] { return window.document().isOpen(); }));
         window.document().setAside({"p04"}, u"slip"_s);
@@ -131,7 +131,7 @@ TEST_CASE("edits and a pull that was cut short come back together, neither in pl
         }
     }
     test::TestDialogs dialogs;
-    MainWindow window(dialogs);
+    test::TestWindow window(dialogs);
     window.show();
     window.openDay(day);
     REQUIRE(test::waitFor([&] { return window.document().analysis() != nullptr; }));
@@ -265,8 +265,8 @@ TEST_CASE("names, notes and reasons are shown as plain text, on every page and i
     import.show();
     roots.push_back(&import);
     int labels = 0;
-    for (const Page page : {Page::Prepare, Page::Pull, Page::Check, Page::Compare, Page::Report, Page::Bench}) {
-        w.window->showPage(page);
+    for (const PageSpec& page : everyPage()) {
+        w.window->showPage(page.id);
         QTest::qWait(30);
         for (QWidget* root : roots)
             for (const QLabel* label : root->findChildren<QLabel*>()) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/check/check_content.h"
 #include "app/import/lay_log_dialog.h"
 
 #include "app/import/import_dialog.h"

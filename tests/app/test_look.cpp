@@ -78,7 +78,7 @@ TEST_CASE("the look follows what was chosen: the desktop, light or dark") {
         CHECK(SettingsStore().get(settings::kTheme) == u"dark"_s);
     }
     test::TestDialogs dialogs;
-    MainWindow window(dialogs);
+    test::TestWindow window(dialogs);
     CHECK(QApplication::palette().color(QPalette::Window) == Theme::nightCell().ground);
     window.setDark(false);
 }

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/document/repeatability_log.h"
 #include "app/prepare/article_dialog.h"
 #include "app/prepare/article_panel.h"
 #include "app/prepare/build_model.h"
 #include "app/prepare/order_strip.h"
-#include "app/prepare/repeatability_log.h"
 #include "app_support.h"
 #include "core/plan/cautions.h"
 
@@ -25,7 +25,7 @@ namespace {
 struct NewDay : OpenWindow {
     NewDay() : OpenWindow(test::kNoDay) {
         trigger("day.new");
-        REQUIRE(window->page() == Page::Prepare);
+        REQUIRE(window->pageShown() == "prepare");
     }
     const TestDay& day() { return window->document().day(); }
     QString order() {
@@ -80,7 +80,7 @@ struct NewDay : OpenWindow {
 
 TEST_CASE("without a day Prepare says what to do") {
     OpenWindow w(test::kNoDay);
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     CHECK(w.find<QToolButton>("day.new_start")->isVisible());
     QTest::mouseClick(w.find<QToolButton>("day.new_start"), Qt::LeftButton);
     CHECK(w.window->document().isOpen());
@@ -141,7 +141,7 @@ TEST_CASE("letters in a cost are refused and nothing changes") {
 
 TEST_CASE("a build with pulls cannot be removed") {
     OpenWindow w;
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     auto* table = w.find<QTableView>("buildTable");
     table->setCurrentIndex(table->model()->index(1, 1));
     CHECK_FALSE(w.find<QPushButton>("removeBuildButton")->isEnabled());
@@ -256,7 +256,7 @@ TEST_CASE("the repeatability of an article is remembered from its days") {
 
 TEST_CASE("protocol, gear check and windows") {
     OpenWindow w(test::boostDay());
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     CHECK(w.text("gearTable").contains(u"\u25B8\u00A04: 168\u00A0km/h"_s));
     CHECK_FALSE(w.text("gearTable").contains(u'<'));
     CHECK(w.text("gearAdvice").contains(u"Gear 4 is nearest to direct drive"_s));
@@ -348,7 +348,7 @@ TEST_CASE("the article is edited in one dialog and kept as a card") {
 
 TEST_CASE("attachments are copied into the day's folder") {
     OpenWindow w;
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     const fs::path photo = w.folder.path() / "port.jpg";
     std::ofstream(photo) << "not really a photo";
     auto* table = w.find<QTableView>("buildTable");

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/gates.h"
 #include "app/pull/links_dialog.h"
+#include "app/pull/pull_page.h"
 #include "app_support.h"
 #include "cell/simcell_process.h"
 #include "formats/pull_journal.h"
@@ -39,14 +40,14 @@ struct LiveWindow {
                                                           (test::dataFolder() / "demo" / "flat-twin.json").string()))
         : cell(arguments + QStringList{u"--tcp"_s, u"0"_s, u"--nmea-tcp"_s, u"0"_s}, spec),
           w(plannedDay(folder.path() / "planned")) {
-        w.window->showPage(Page::Pull);
-        w.window->pullPage().setLinks({*linkAddressFrom(u"tcp://"_s + cell.place(u"telemetry"_s)),
-                                       *linkAddressFrom(u"nmea-tcp://"_s + cell.place(u"nmea"_s))});
+        w.window->showPage("pull");
+        w.window->cell().setLinks({*linkAddressFrom(u"tcp://"_s + cell.place(u"telemetry"_s)),
+                                   *linkAddressFrom(u"nmea-tcp://"_s + cell.place(u"nmea"_s))});
         REQUIRE(test::waitFor([&] { return !live().stale && live().weather.atmosphere(); }));
     }
-    const LiveSnapshot& live() { return *w.window->pullPage().service().now(); }
+    const LiveSnapshot& live() { return *w.window->cell().now(); }
     const TestDay& day() { return w.window->document().day(); }
-    PullFlow& flow() { return w.window->pullPage().flow(); }
+    PullFlow& flow() { return w.window->flow(); }
     void key(Qt::Key key) { QTest::keyClick(w.window.get(), key); }
     bool slipCame(const std::string& pull, int limit_ms = 20000) {
         return test::waitFor([&] { return flow().slip() && flow().slip()->pull == pull; }, limit_ms);
@@ -124,7 +125,7 @@ TEST_CASE("gates: each condition in words, as a table") {
 
 TEST_CASE("without a cell the Pull page says what to do and cannot arm") {
     OpenWindow w;
-    w.window->showPage(Page::Pull);
+    w.window->showPage("pull");
     CHECK_FALSE(w.action("pull.arm")->isEnabled());
     CHECK(w.action("pull.change")->isEnabled());
     CHECK(w.text("linksText").contains(u"Ctrl+L"_s));
@@ -137,7 +138,7 @@ TEST_CASE("without a cell the Pull page says what to do and cannot arm") {
 TEST_CASE("weather is typed by hand, and a sea-level figure is questioned") {
     OpenWindow w;
     w.window->document().edit(u"x"_s, [](TestDay& day) { day.cell.altitude_m = 640.0; });
-    w.window->showPage(Page::Pull);
+    w.window->showPage("pull");
     auto type = [&](const char* name, const QString& text) {
         auto* field = w.find<NumberField>(name);
         field->setFocus();
@@ -148,13 +149,13 @@ TEST_CASE("weather is typed by hand, and a sea-level figure is questioned") {
     type("weatherTemperature", u"18.5"_s);
     type("weatherPressure", u"101.3"_s);
     type("weatherHumidity", u"55"_s);
-    const auto air = w.window->pullPage().flow().air();
+    const auto air = w.window->flow().air();
     REQUIRE(air);
     CHECK(air->pressure_pa == Approx(101300.0));
     CHECK(w.text("weatherFrom").contains(u"sea-level figure"_s));
     type("weatherPressure", u"93.9"_s);
     CHECK(w.text("weatherFrom").contains(u"typed by hand"_s));
-    CHECK(w.window->pullPage().flow().weatherAge_s().value() < 10.0);
+    CHECK(w.window->flow().weatherAge_s().value() < 10.0);
 }
 
 TEST_CASE("what is typed counts over the station when the operator says so") {
@@ -184,7 +185,7 @@ TEST_CASE("what is typed counts over the station when the operator says so") {
 TEST_CASE("connections are kept by name, tested, and used again") {
     OpenWindow w;
     Simcell cell({u"--tcp"_s, u"0"_s});
-    w.window->showPage(Page::Pull);
+    w.window->showPage("pull");
     w.trigger("pull.links");
     auto* dialog = w.window->findChild<LinksDialog*>();
     REQUIRE(dialog);
@@ -202,7 +203,7 @@ TEST_CASE("connections are kept by name, tested, and used again") {
     auto* result = find((QLabel*)nullptr, "linkResult");
     CHECK(test::waitFor([&] { return result->text().contains(u"channels at"_s); }));
     dialog->accept();
-    CHECK(test::waitFor([&] { return !w.window->pullPage().service().now()->stale; }));
+    CHECK(test::waitFor([&] { return !w.window->cell().now()->stale; }));
     CHECK(test::waitFor([&] { return w.text("linksText").contains(u"frames/s"_s); }));
     CHECK(w.action("pull.arm")->isEnabled());
     SettingsStore settings;
@@ -211,8 +212,8 @@ TEST_CASE("connections are kept by name, tested, and used again") {
     CHECK(kept[0].name == u"Cell 1"_s);
     CHECK(kept[0].address.port == cell.port(u"telemetry"_s));
     test::TestDialogs dialogs;
-    MainWindow again(dialogs); // the next start listens by itself
-    CHECK(test::waitFor([&] { return !again.pullPage().service().now()->stale; }));
+    test::TestWindow again(dialogs); // the next start listens by itself
+    CHECK(test::waitFor([&] { return !again.cell().now()->stale; }));
 }
 
 TEST_CASE("led through pulls by the keyboard: arm, slip, keep, set aside, change") {
@@ -268,7 +269,7 @@ TEST_CASE("a slip is there within a second after its pull") {
     t.startMotor();
     t.key(Qt::Key_A);
     QElapsedTimer since;
-    QObject::connect(&t.w.window->pullPage().service(), &CellService::pullRecorded, [&] { since.start(); });
+    QObject::connect(&t.w.window->cell(), &CellService::pullRecorded, [&] { since.start(); });
     qint64 took = -1;
     QObject::connect(&t.flow(), &PullFlow::slipReady, [&] { took = since.elapsed(); });
     for (const char* id : {"p01", "p02"}) {
@@ -296,11 +297,11 @@ TEST_CASE("by hand: begun and ended with a key, on a cell that never opens its t
 TEST_CASE("a new day can be pulled into at once, and nobody is asked for a file") {
     LiveWindow t({u"--speed"_s, u"5"_s});
     t.w.trigger("day.close");
-    t.w.window->showPage(Page::Pull);
+    t.w.window->showPage("pull");
     auto* begin = t.w.find<QToolButton>("pull.begin_day_large");
     REQUIRE(begin->isVisible());
     QTest::mouseClick(begin, Qt::LeftButton);
-    CHECK(t.w.window->page() == Page::Pull);
+    CHECK(t.w.window->pageShown() == "pull");
     CHECK_FALSE(begin->isVisible());
     const fs::path place = t.w.window->document().path();
     CHECK(fs::exists(place / "day.json"));
@@ -351,7 +352,7 @@ TEST_CASE("where the folder for days cannot be made, a place is asked for before
     SettingsStore().set(settings::kDaysFolder, QString(u"/proc/nowhere"_s));
     t.w.trigger("day.new");
     CHECK(t.w.text("noticeText").contains(u"no place yet"_s));
-    t.w.window->showPage(Page::Pull);
+    t.w.window->showPage("pull");
     t.key(Qt::Key_A); // nobody names a place: not armed
     CHECK_FALSE(t.flow().armed());
     t.w.dialogs.target = QString::fromStdString((t.folder.path() / "fresh").string());
@@ -412,7 +413,7 @@ TEST_CASE("what a crash left is offered at the next start, and taken in or left 
         REQUIRE(w.settled());
         REQUIRE(w.window->document().day().pulls.size() == 1);
         CHECK(w.window->document().day().pulls[0].raw->rows() == 700);
-        CHECK(w.window->page() == Page::Check);
+        CHECK(w.window->pageShown() == "check");
         CHECK(findJournals(day).empty());
         CHECK(readDay(day).pulls[0].note == "recovered from its journal");
         CHECK_FALSE(readDay(day).pulls[0].use); // nobody knows what is missing
@@ -493,7 +494,7 @@ TEST_CASE("a whole planned A-B-A day through the window, and Compare shows what 
         builds += pull.build;
     CHECK(builds == "AAABBBAAA");
     CHECK(t.day().changes.size() == 2);
-    t.w.window->showPage(Page::Compare);
+    t.w.window->showPage("compare");
     const Comparison* c = t.w.analysis().find("A", "B");
     REQUIRE(c);
     CHECK(c->protectedFromDrift);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/frame/change_dialog.h"
 #include "app/look/fields.h"
-#include "app/pull/change_dialog.h"
 #include "app/pull/links_dialog.h"
 #include "app/pull/live_content.h"
 #include "app_support.h"
@@ -151,26 +151,30 @@ TEST_CASE("the dialog of connections adds, changes kind and removes") {
 }
 
 TEST_CASE("what is enabled on Prepare and Pull, as a table") {
+    test::beginAnew();
+    test::TestDialogs dialogs;
+    test::TestWindow window(dialogs);
+    const auto can = [&](const char* id, const WindowState& state) { return window.registry().enabled(id, state); };
     WindowState s;
-    s.page = Page::Pull;
-    for (const char* id : {"pull.arm", "pull.by_hand", "pull.change", "pull.keep", "check.use", "prepare.article"})
-        CHECK_FALSE(actionEnabled(id, s));
+    s.page = "pull";
+    for (const char* id : {"pull.arm", "pull.by_hand", "pull.change", "pull.keep", "pull.set_aside", "prepare.article"})
+        CHECK_FALSE(can(id, s));
     s.dayOpen = s.buildKnown = true;
-    CHECK(actionEnabled("pull.change", s));
-    CHECK(actionEnabled("prepare.article", s));
-    CHECK_FALSE(actionEnabled("pull.arm", s));
+    CHECK(can("pull.change", s));
+    CHECK(can("prepare.article", s));
+    CHECK_FALSE(can("pull.arm", s));
     s.linked = true;
-    CHECK(actionEnabled("pull.arm", s));
-    CHECK(actionEnabled("pull.by_hand", s));
+    CHECK(can("pull.arm", s));
+    CHECK(can("pull.by_hand", s));
     s.pulling = true;
-    CHECK_FALSE(actionEnabled("pull.change", s));
+    CHECK_FALSE(can("pull.change", s));
     s.slipShown = true;
-    CHECK(actionEnabled("check.use", s));
-    CHECK_FALSE(actionEnabled("pull.keep", s));
+    CHECK(can("pull.set_aside", s));
+    CHECK_FALSE(can("pull.keep", s));
     s.slipOpen = true;
-    CHECK(actionEnabled("pull.keep", s));
-    s.page = Page::Compare;
-    CHECK_FALSE(actionEnabled("pull.keep", s));
-    CHECK_FALSE(actionEnabled("check.use", s));
-    CHECK(actionEnabled("pull.links", s)); // connections can be named anywhere
+    CHECK(can("pull.keep", s));
+    s.page = "compare";
+    CHECK_FALSE(can("pull.keep", s));
+    CHECK_FALSE(can("pull.set_aside", s));
+    CHECK(can("pull.links", s)); // connections can be named anywhere
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/board/board.h"
 #include "app/shell/command_search.h"
 #include "app_support.h"
 
@@ -11,14 +12,78 @@ using namespace hillrun;
 using namespace Qt::StringLiterals;
 using test::OpenWindow;
 
-TEST_CASE("the registry refuses a second action and a shortcut that is taken") {
+TEST_CASE("the registry refuses a second action and a key that would mean two things at one place") {
     QWidget window;
     ActionRegistry registry(&window);
-    registry.add({"a.one", u"One"_s, QKeySequence(u"Ctrl+1"_s), {}}, &window, [] {});
-    CHECK_THROWS_AS(registry.add({"a.one", u"Again"_s, {}, {}}, &window, [] {}), std::logic_error);
-    CHECK_THROWS_AS(registry.add({"a.two", u"Two"_s, QKeySequence(u"Ctrl+1"_s), {}}, &window, [] {}), std::logic_error);
-    CHECK_THROWS_AS(registry.get("a.three"), std::logic_error);
-    CHECK(registry.get("a.one")->toolTip().contains(u"Ctrl+1"_s));
+    const auto add = [&](const ActionSpec& spec) { registry.add(spec, &window, [] {}); };
+    const auto refused = [&](const ActionSpec& spec) { CHECK_THROWS_AS(add(spec), std::logic_error); };
+    add({.id = "a.one", .text = u"One"_s, .keys = {u"Ctrl+1"_s, u"Alt+1"_s}});
+    refused({.id = "a.one", .text = u"Again"_s});
+    refused({.id = "a.two", .text = {}, .keys = {u"Ctrl+1"_s}});
+    refused({.id = "a.two", .text = {}, .keys = {u"F2"_s, u"Alt+1"_s}});
+    refused({.id = "a.two", .text = {}, .keys = {u"Ctrl+1"_s}, .scope = {"check"}}); // it counts there too
+    CHECK_THROWS_AS(registry.get("a.two"), std::logic_error);
+    CHECK(registry.find("a.two") == nullptr);
+    CHECK(registry.get("a.one")->toolTip() == u"One (Ctrl+1)"_s);
+    add({.id = "check.s", .text = {}, .keys = {u"S"_s}, .scope = {"check"}});
+    add({.id = "pull.s", .text = {}, .keys = {u"S"_s}, .scope = {"pull"}}); // on two pages one key may mean two things
+    refused({.id = "check.t", .text = {}, .keys = {u"S"_s}, .scope = {"check", "table"}});
+    refused({.id = "all.s", .text = {}, .keys = {u"S"_s}});
+    add({.id = "check.delete", .text = {}, .keys = {u"Del"_s}, .scope = {"check", "table"}});
+    add({.id = "check.delete_other", .text = {}, .keys = {u"Del"_s}, .scope = {"check", "strip"}});
+    refused({.id = "check.delete_more", .text = {}, .keys = {u"Del"_s}, .scope = {{}, "strip"}});
+    CHECK_THROWS_AS(registry.note({{u"S"_s}, u"of a widget"_s, {"pull", "table"}}), std::logic_error);
+    registry.note({{u"S"_s}, u"of another window"_s, {"import", {}}});
+    refused({.id = "import.s", .text = {}, .keys = {u"S"_s}, .scope = {"import"}});
+}
+
+TEST_CASE("what an action needs: its page, the focus, a day that may be written, its rule") {
+    QWidget window;
+    ActionRegistry registry(&window);
+    registry.add({.id = "check.delete",
+                  .text = u"Delete"_s,
+                  .scope = {"check", "table"},
+                  .edits = true,
+                  .rule = [](const WindowState& s) { return s.pullSelected; }},
+                 &window, [] {});
+    int asked = 0;
+    registry.add({.id = "always", .text = u"Once"_s, .textNow = [&] { return QString::number(++asked); }}, &window,
+                 [] {});
+    WindowState state;
+    state.page = "check";
+    state.focus = "table";
+    state.pullSelected = true;
+    CHECK(registry.enabled("check.delete", state));
+    registry.refresh(state);
+    CHECK(registry.get("check.delete")->isEnabled());
+    CHECK(registry.get("always")->text() == u"1"_s);
+    for (const auto& spoil :
+         {+[](WindowState& s) { s.page = "pull"; }, +[](WindowState& s) { s.focus = "strip"; },
+          +[](WindowState& s) { s.mayEdit = false; }, +[](WindowState& s) { s.pullSelected = false; }}) {
+        WindowState spoilt = state;
+        spoil(spoilt);
+        CHECK_FALSE(registry.enabled("check.delete", spoilt));
+        CHECK(registry.enabled("always", spoilt));
+        registry.refresh(spoilt);
+        CHECK_FALSE(registry.get("check.delete")->isEnabled());
+    }
+}
+
+TEST_CASE("each page can be copied as far as it has something to copy") {
+    OpenWindow w;
+    for (const auto& [page, can] :
+         {std::pair<PageId, bool>{"prepare", false}, {"check", true}, {"compare", true}, {"report", false}}) {
+        w.window->showPage(page);
+        INFO(page);
+        if (page == "check")
+            w.window->selection().setPull("p03");
+        CHECK(w.action("copy.table")->isEnabled() == can);
+        CHECK(w.action("copy.picture")->isEnabled() == can);
+    }
+    w.window->showPage("check");
+    w.window->selection().setPull({});
+    w.window->document().close();
+    CHECK_FALSE(w.action("copy.table")->isEnabled());
 }
 
 TEST_CASE("commands are found by a few letters and run by Enter") {
@@ -36,11 +101,11 @@ TEST_CASE("commands are found by a few letters and run by Enter") {
 
 TEST_CASE("a page is made when it is first shown, and shows the day that is open") {
     OpenWindow w;
-    const std::pair<Page, const char*> pages[] = {{Page::Prepare, "preparePage"},
-                                                  {Page::Pull, "pullPage"},
-                                                  {Page::Check, "checkPage"},
-                                                  {Page::Report, "reportPage"},
-                                                  {Page::Bench, "benchPage"}};
+    const std::pair<PageId, const char*> pages[] = {{"prepare", "preparePage"},
+                                                    {"pull", "pullPage"},
+                                                    {"check", "checkPage"},
+                                                    {"report", "reportPage"},
+                                                    {"bench", "benchPage"}};
     for (const auto& [page, name] : pages) {
         CHECK_FALSE(w.window->findChild<QWidget*>(QLatin1StringView(name)));
         w.window->showPage(page);
@@ -57,10 +122,10 @@ TEST_CASE("a page is made when it is first shown, and shows the day that is open
 
 TEST_CASE("every model passes the item-model tester while days come and go") {
     OpenWindow w;
-    w.window->showPage(Page::Check);
+    w.window->showPage("check");
     const QAbstractItemModelTester pulls(w.find<QTableView>("pullTable")->model(),
                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
-    w.window->showPage(Page::Compare);
+    w.window->showPage("compare");
     const QAbstractItemModelTester bands(w.find<QTableView>("bandTable")->model(),
                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
     w.window->document().setAside({"p01"}, u"x"_s);

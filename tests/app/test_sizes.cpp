@@ -30,15 +30,15 @@ struct DesktopType {
 QString cutOnEveryPage(OpenWindow& w, QSize size, int points) {
     QStringList out;
     w.window->resize(size);
-    for (const auto& [page, name] : test::kEveryPage) {
-        w.window->showPage(page);
+    for (const PageSpec& page : everyPage()) {
+        const QString name = QString::fromStdString(std::string(page.id));
+        w.window->showPage(page.id);
         test::waitFor([&] { return !w.window->document().isBusy(); });
         QTest::qWait(20);
         for (const QString& cut : test::cutTexts(*w.window))
-            out << QLatin1StringView(name) + u": "_s + cut;
+            out << name + u": "_s + cut;
         if (const QString folder = qEnvironmentVariable("HILLRUN_PICTURES"); !folder.isEmpty())
-            w.window->grab().save(
-                u"%1/%2_%3_%4.png"_s.arg(folder).arg(size.width()).arg(points).arg(QLatin1StringView(name)));
+            w.window->grab().save(u"%1/%2_%3_%4.png"_s.arg(folder).arg(size.width()).arg(points).arg(name));
     }
     return out.join(u"\n"_s);
 }

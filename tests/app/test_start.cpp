@@ -5,9 +5,10 @@
 // copying, printing.
 
 #include "app/look/copied_table.h"
+#include "app/prepare/start_panel.h"
+#include "app/report/report_page.h"
 #include "app/shell/help_dialogs.h"
 #include "app/shell/settings_dialog.h"
-#include "app/shell/start_panel.h"
 #include "app/shell/tour.h"
 #include "app_support.h"
 
@@ -30,10 +31,10 @@ TEST_CASE("a window without a day offers the last days, the demo days, a new one
     const QString boost = QString::fromStdString(test::boostDay().string());
     SettingsStore().set(settings::kRecent, QStringList{u"/gone/away"_s, boost});
     test::TestDialogs dialogs;
-    MainWindow window(dialogs);
+    test::TestWindow window(dialogs);
     window.resize(1280, 800);
     window.show();
-    window.showPage(Page::Prepare);
+    window.showPage("prepare");
     const auto button = [&](const QString& name) { return window.findChild<QPushButton*>(name); };
     REQUIRE(button(u"recentDay0"_s));
     CHECK(button(u"recentDay0"_s)->text() == u"Go on with Boost in three steps, buggy"_s);
@@ -53,7 +54,7 @@ TEST_CASE("a demo day that may not be written is copied among one's own days") {
     fs::copy(test::demoDay(), demo, fs::copy_options::recursive);
     fs::permissions(demo, fs::perms::owner_read | fs::perms::owner_exec);
     const bool root = QFileInfo(QString::fromStdString(demo.string())).isWritable(); // root may write everywhere
-    w.window->showPage(Page::Prepare);
+    w.window->showPage("prepare");
     Q_EMIT w.find<StartPanel>("startPanel")->dayChosen(QString::fromStdString(demo.string()), true);
     REQUIRE(w.settled());
     const fs::path own = fs::path(SettingsStore().get(settings::kDaysFolder).toStdString()) / "day-1";
@@ -65,7 +66,7 @@ TEST_CASE("the tour leads through the pages and can be left at any stop") {
     OpenWindow w(test::boostDay());
     w.trigger("help.tour");
     auto* tour = w.find<Tour>("tour");
-    CHECK(w.window->page() == Page::Compare);
+    CHECK(w.window->pageShown() == "compare");
     for (int stop = 0; stop < Tour::stops(); ++stop) {
         INFO("stop " << stop);
         CHECK(tour->stop() == stop);
@@ -75,7 +76,7 @@ TEST_CASE("the tour leads through the pages and can be left at any stop") {
         CHECK(w.find<QPushButton>("tourBack")->isEnabled() == (stop > 0));
         QTest::keyClick(w.find<QPushButton>("tourNext"), Qt::Key_Space);
     }
-    CHECK(w.window->page() == Page::Report);
+    CHECK(w.window->pageShown() == "report");
     CHECK(test::waitFor([&] { return !w.window->findChild<Tour*>(); }));
     w.trigger("help.tour");
     QTest::keyClick(w.find<Tour>("tour"), Qt::Key_Escape);
@@ -85,20 +86,20 @@ TEST_CASE("the tour leads through the pages and can be left at any stop") {
 TEST_CASE("keys as elsewhere: redo, search, pages in turn, full screen, letters for the pages") {
     OpenWindow w(test::boostDay());
     const auto press = [&](Qt::Key key, Qt::KeyboardModifiers with) { QTest::keyClick(w.window.get(), key, with); };
-    w.window->showPage(Page::Compare);
+    w.window->showPage("compare");
     w.window->document().edit(u"x"_s, [](TestDay& day) { day.note = "edited"; });
     press(Qt::Key_Z, Qt::ControlModifier);
     CHECK(w.window->document().day().note != "edited");
     press(Qt::Key_Y, Qt::ControlModifier);
     CHECK(w.window->document().day().note == "edited");
     press(Qt::Key_Tab, Qt::ControlModifier);
-    CHECK(w.window->page() == Page::Report);
+    CHECK(w.window->pageShown() == "report");
     press(Qt::Key_Tab, Qt::ControlModifier | Qt::ShiftModifier);
-    CHECK(w.window->page() == Page::Compare);
+    CHECK(w.window->pageShown() == "compare");
     press(Qt::Key_U, Qt::AltModifier);
-    CHECK(w.window->page() == Page::Pull);
+    CHECK(w.window->pageShown() == "pull");
     press(Qt::Key_C, Qt::AltModifier);
-    CHECK(w.window->page() == Page::Check);
+    CHECK(w.window->pageShown() == "check");
     press(Qt::Key_F11, Qt::NoModifier);
     CHECK(w.window->windowState().testFlag(Qt::WindowFullScreen));
     press(Qt::Key_F11, Qt::NoModifier);
@@ -126,20 +127,9 @@ TEST_CASE("the sheet of keys holds every shortcut of the registry") {
     CHECK(w.text("aboutName").startsWith(u"Hill Run"_s));
 }
 
-TEST_CASE("two actions never share a key, first or second") {
-    QWidget window;
-    ActionRegistry registry(&window);
-    registry.add({"one", u"One"_s, QKeySequence(u"Ctrl+1"_s), {}, {QKeySequence(u"Alt+1"_s)}}, &window, [] {});
-    CHECK_THROWS_AS(registry.add({"two", u"Two"_s, QKeySequence(u"Alt+1"_s), {}}, &window, [] {}), std::logic_error);
-    CHECK_THROWS_AS(registry.add({"two", u"Two"_s, {}, {}, {QKeySequence(u"Ctrl+1"_s)}}, &window, [] {}),
-                    std::logic_error);
-    registry.add({"two", u"Two"_s, {}, {}}, &window, [] {});
-    CHECK(registry.get("two")->shortcuts().isEmpty());
-}
-
 TEST_CASE("Compare copies its table as text, CSV and HTML, and its boards as pixels and as a drawing") {
     OpenWindow w(test::boostDay());
-    w.window->showPage(Page::Compare);
+    w.window->showPage("compare");
     REQUIRE(test::waitFor([&] { return w.text("answer").contains(u"gives"_s); }));
     w.trigger("copy.table");
     const QMimeData* table = QApplication::clipboard()->mimeData();
@@ -168,7 +158,7 @@ TEST_CASE("a copied table is quoted where it must be") { // RFC 4180
 
 TEST_CASE("the sheet is printed on A4 and on Letter, as large as fits") {
     OpenWindow w(test::boostDay());
-    w.window->showPage(Page::Report);
+    w.window->showPage("report");
     w.trigger("report.print"); // left without printing
     for (const QPageSize::PageSizeId size : {QPageSize::A4, QPageSize::Letter}) {
         QPrinter printer(QPrinter::HighResolution);
@@ -225,7 +215,7 @@ TEST_CASE("settings are taken over at once, kept, and shown again") {
     CHECK(s.window->document().settings().drift.allowance == DriftAllowance::Steady);
     s.window->close();
     test::TestDialogs dialogs;
-    MainWindow again(dialogs);
+    test::TestWindow again(dialogs);
     CHECK(again.document().settings().drift.allowance == DriftAllowance::Steady);
     CHECK(again.selection().units().power == PowerUnit::Horsepower);
     again.setDark(false);
@@ -275,7 +265,7 @@ TEST_CASE("the sheet carries the workshop's letterhead") {
     logo.save(picture);
     s.find<QLineEdit>("logoSetting")->setText(picture);
     QTest::mouseClick(s.find<QPushButton>("acceptSettings"), Qt::LeftButton);
-    s.window->showPage(Page::Report);
+    s.window->showPage("report");
     const auto page = s.find<ReportPage>("reportPage")->sheet();
     REQUIRE(page);
     const std::string words = report::pageText(*page);

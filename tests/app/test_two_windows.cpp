@@ -19,7 +19,7 @@ namespace {
 /// Another window on the same day.
 struct Second {
     test::TestDialogs dialogs;
-    MainWindow window{dialogs};
+    test::TestWindow window{dialogs};
     explicit Second(const fs::path& day) {
         window.show();
         window.openDay(day);

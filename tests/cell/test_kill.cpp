@@ -6,7 +6,7 @@
 // which rises by 5 rpm from row to row. Lost is the time from the arrival of the first row that is not on disk to the
 // kill.
 
-#include "app/shell/day_files.h"
+#include "app/files/day_files.h"
 #include "formats/day_store.h"
 #include "formats/pull_journal.h"
 #include "formats/telemetry.h"

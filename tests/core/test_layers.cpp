@@ -70,3 +70,38 @@ TEST_CASE("nothing below the window knows Qt's widgets or the window") {
                 CHECK_FALSE(include.starts_with("<Q"));
             }
 }
+
+TEST_CASE("a floor of the window knows only those below it, and no page knows another") {
+    const std::vector<std::vector<std::string>> floors{
+        {"look"},   {"board"}, {"document"}, {"frame"},
+        {"import"}, {"curve"}, {"files"},    {"prepare", "pull", "check", "compare", "report", "workbench"},
+        {"pages"},  {"shell"}, {"main"}};
+    const auto floorOf = [&](const std::string& name) {
+        const auto at = std::find_if(floors.begin(), floors.end(), [&](const std::vector<std::string>& floor) {
+            return std::find(floor.begin(), floor.end(), name) != floor.end();
+        });
+        return at - floors.begin();
+    };
+    const long pages = floorOf("check");
+    size_t seen = 0;
+    for (const fs::path& file : sourcesIn(kSource / "app")) {
+        const bool single = file.parent_path() == kSource / "app"; // pages.cpp, main.cpp
+        const std::string own = single ? file.stem().string() : file.parent_path().filename().string();
+        REQUIRE(floorOf(own) < static_cast<long>(floors.size())); // a new folder must be given its place here
+        for (const std::string& include : includesOf(file)) {
+            if (!include.starts_with("app/"))
+                continue;
+            const fs::path path(include);
+            const bool alone = path.parent_path() == "app";
+            const std::string other = alone ? path.stem().string() : path.parent_path().filename().string();
+            INFO(file.string() << ": " << include);
+            CHECK(floorOf(other) <= floorOf(own));
+            if (other != own)
+                CHECK(floorOf(other) != floorOf(own));
+            if (own == "shell")
+                CHECK(floorOf(other) != pages);
+            ++seen;
+        }
+    }
+    CHECK(seen > 200);
+}

@@ -91,9 +91,9 @@ private:
                              pull->use = !pull->use;
                      })}};
         else if (command == u"connect"_s)
-            m_window.pullPage().setLinks({*linkAddressFrom(rest)});
+            m_window.cell().setLinks({*linkAddressFrom(rest)});
         else if (command == u"arm"_s)
-            m_window.pullPage().flow().arm();
+            m_window.flow().arm();
         else if (command == u"answer"_s)
             return press(u"noticeAnswer"_s + rest);
         else if (command == u"do"_s)
@@ -127,7 +127,7 @@ private:
             pulls.push_back(
                 {{"id", pull.id}, {"use", pull.use}, {"rows", pull.raw ? pull.raw->rows() : 0}, {"file", pull.file}});
         auto* notice = m_window.findChild<QLabel*>(u"noticeText"_s);
-        const LiveSnapshotPtr live = m_window.pullPage().service().now();
+        const LiveSnapshotPtr live = m_window.cell().now();
         Json out{{"open", document.isOpen()},
                  {"path", document.path().string()},
                  {"note", day.note},
@@ -138,7 +138,7 @@ private:
                  {"notice", notice->isVisible() ? notice->text().toStdString() : ""},
                  {"recorder", static_cast<int>(live->recorder)},
                  {"stale", live->stale},
-                 {"armed", m_window.pullPage().flow().armed()},
+                 {"armed", m_window.flow().armed()},
                  {"shown", m_dialogs.shown}};
         m_dialogs.shown.clear();
         return out;
@@ -158,10 +158,12 @@ int main(int argc, char** argv) {
     QApplication::setApplicationName(u"hillrun"_s);
     QApplication::setOrganizationName(u"hillrun"_s);
     ConsoleDialogs dialogs;
-    MainWindow window(dialogs);
+    SettingsStore settings;
+    CellService cell;
+    MainWindow window(dialogs, settings, cell);
     application.guard(window, dialogs);
     window.show();
-    window.showPage(Page::Pull);
+    window.showPage("pull");
     const Console console(window, dialogs);
     return QApplication::exec();
 }

@@ -170,13 +170,6 @@ std::vector<BoardShade> timeShades(const PullResult& result, const Theme& theme)
 
 } // namespace
 
-const PullResult* findResult(const DayAnalysis& analysis, const std::string& pull) {
-    for (const PullResult& result : analysis.pulls)
-        if (result.id == pull)
-            return &result;
-    return nullptr;
-}
-
 std::vector<const PullResult*> pullsShown(const DayAnalysis& analysis, const CheckView& view) {
     std::vector<const PullResult*> out;
     const PullResult* chosen = findResult(analysis, view.pull);

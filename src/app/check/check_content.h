@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/board/board.h"
+#include "app/document/results.h"
 #include "app/document/selection.h"
 #include "core/compare/analyse.h"
 
@@ -43,7 +44,6 @@ void shareScale(BoardContent& one, BoardContent& other);
 /// "p06 · build B · 09:51 · air factor 1.0092 · +0.32 % against its set"
 QString pullHead(const TestDay& day, const DayAnalysis& analysis, const std::string& pull);
 
-const PullResult* findResult(const DayAnalysis& analysis, const std::string& pull);
 /// Thin for the others, strong for the selected one, dashed for pulls that are left out or held beside.
 QPen pullPen(const TestDay& day, const PullResult& pull, const CheckView& view, const Theme& theme);
 

@@ -23,7 +23,7 @@ namespace hillrun {
 
 CheckPage::CheckPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                      QWidget* parent)
-    : QWidget(parent), m_document(document), m_selection(selection), m_look(look), m_dialogs(dialogs),
+    : PageView(parent), m_document(document), m_selection(selection), m_look(look), m_dialogs(dialogs),
       m_actions(actions) {
     setObjectName(u"checkPage"_s);
     auto* layout = new QVBoxLayout(this);
@@ -265,7 +265,7 @@ void CheckPage::showEmpty() {
 }
 
 void CheckPage::showEvent(QShowEvent* event) {
-    QWidget::showEvent(event);
+    PageView::showEvent(event);
     refresh();
 }
 
@@ -376,9 +376,11 @@ void CheckPage::toggleBeside() {
     m_selection.setBeside(m_selection.beside().empty() ? m_selection.pull() : std::string());
 }
 
-void CheckPage::copyPicture() { QGuiApplication::clipboard()->setPixmap(m_right->grab()); }
+bool CheckPage::canCopy() const { return findPull(m_document.day(), m_selection.pull()) != nullptr; }
 
-void CheckPage::copyTable() {
+void CheckPage::copyPicture() const { QGuiApplication::clipboard()->setPixmap(m_right->grab()); }
+
+void CheckPage::copyTable() const {
     if (const auto analysis = m_document.analysis())
         QGuiApplication::clipboard()->setText(asTable(numbersAt(m_document.day(), *analysis, view(), numbersAt_rpm())));
 }

@@ -8,8 +8,7 @@
 #include "app/check/cursor_table.h"
 #include "app/check/finding_list.h"
 #include "app/check/pull_model.h"
-#include "app/shell/action_registry.h"
-#include "app/shell/dialogs.h"
+#include "app/frame/page.h"
 
 #include <QLabel>
 #include <QSplitter>
@@ -21,7 +20,7 @@ namespace hillrun {
 
 /// Is each pull good? The pulls by set, the selected one over its companions with everything found on it, and below it
 /// its channels, its course in time, or the numbers at the cursor.
-class CheckPage : public QWidget {
+class CheckPage : public PageView {
     Q_OBJECT
 public:
     enum class Lower { Channels, Time, Numbers };
@@ -37,12 +36,13 @@ public:
     void toggleRaw();
     /// Holds the selected pull while others are selected, or lets go of it.
     void toggleBeside();
-    void copyPicture();
-    void copyTable();
+    [[nodiscard]] bool canCopy() const override;
+    void copyPicture() const override;
+    void copyTable() const override;
+    void recall(const SettingsStore& settings) override { m_split->restoreState(settings.get(settings::kCheckSplit)); }
+    void remember(SettingsStore& settings) const override { settings.set(settings::kCheckSplit, m_split->saveState()); }
     [[nodiscard]] bool showsTime() const { return m_lower == Lower::Time; }
     [[nodiscard]] bool showsRaw() const { return m_raw; }
-    [[nodiscard]] QByteArray splitState() const { return m_split->saveState(); }
-    void restoreSplit(const QByteArray& state) { m_split->restoreState(state); }
 
 protected:
     void showEvent(QShowEvent* event) override;

@@ -56,7 +56,7 @@ QColor markOf(const Comparison* c, const Theme& t) {
 
 ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
                          QWidget* parent)
-    : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
+    : PageView(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"comparePage"_s);
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(px(16), px(12), px(16), px(12));
@@ -153,7 +153,11 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     auto* swap = new QToolButton(inside);
     m_swap = swap;
     swap->setObjectName(u"swapButton"_s);
-    swap->setDefaultAction(actions.get("compare.swap"));
+    QAction* action = actions.get("compare.swap");
+    swap->setDefaultAction(action);
+    const auto draw = [this, action] { action->setIcon(m_look.icon(u"swap"_s, m_look.theme().ink)); };
+    connect(&m_look, &Look::changed, swap, draw);
+    draw();
     swap->setToolButtonStyle(Qt::ToolButtonIconOnly);
     swap->setIconSize({px(20), px(20)});
     swap->setAccessibleName(tr("Swap the two builds"));
@@ -189,7 +193,6 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     m_bandTable->setTabKeyNavigation(false);
     m_bandTable->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_bandTable->horizontalHeader()->setMinimumSectionSize(px(40));
-    m_bandTable->installEventFilter(this);
     column->addWidget(m_bandTable);
     m_peaks = makeLabel(u"peakText"_s, inside);
     column->addWidget(m_peaks);
@@ -249,7 +252,7 @@ void ComparePage::settlePair() {
 }
 
 void ComparePage::showEvent(QShowEvent* event) {
-    QWidget::showEvent(event);
+    PageView::showEvent(event);
     refresh();
 }
 
@@ -393,6 +396,8 @@ void ComparePage::removeSelectedBand() {
     });
 }
 
+bool ComparePage::canCopy() const { return m_document.analysis() && m_document.day().builds.size() >= 2; }
+
 /// The answer and the table of bands.
 void ComparePage::copyTable() const {
     CopiedTable table{m_answer->text(), {}, {}};
@@ -413,15 +418,6 @@ void ComparePage::copyPicture() const {
     mime->setImageData(m_boards->grab().toImage());
     mime->setData(u"image/svg+xml"_s, boardsAsSvg({m_curves, m_difference}));
     QGuiApplication::clipboard()->setMimeData(mime.release());
-}
-
-bool ComparePage::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == m_bandTable && event->type() == QEvent::KeyPress &&
-        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Delete) {
-        removeSelectedBand();
-        return true;
-    }
-    return QWidget::eventFilter(watched, event);
 }
 
 } // namespace hillrun

@@ -9,7 +9,7 @@
 #include "app/compare/pair_offers.h"
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
-#include "app/shell/action_registry.h"
+#include "app/frame/page.h"
 
 #include <QPushButton>
 #include <QSplitter>
@@ -19,7 +19,7 @@
 namespace hillrun {
 
 /// The answer: one sentence, two builds, their curves and difference on one axis, bands, peaks, what was left out.
-class ComparePage : public QWidget {
+class ComparePage : public PageView {
     Q_OBJECT
 public:
     ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
@@ -28,14 +28,18 @@ public:
     void stepTo(int by); ///< the next or previous build to look at
     void addBand(const RpmRange& band);
     void removeSelectedBand();
-    void copyTable() const;
-    void copyPicture() const;
-    [[nodiscard]] QByteArray splitState() const { return m_split->saveState(); }
-    void restoreSplit(const QByteArray& state) { m_split->restoreState(state); }
+    [[nodiscard]] bool canCopy() const override;
+    void copyTable() const override;
+    void copyPicture() const override;
+    void recall(const SettingsStore& settings) override {
+        m_split->restoreState(settings.get(settings::kCompareSplit));
+    }
+    void remember(SettingsStore& settings) const override {
+        settings.set(settings::kCompareSplit, m_split->saveState());
+    }
 
 protected:
     void showEvent(QShowEvent* event) override;
-    bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
     QWidget* makeHead();

@@ -32,7 +32,8 @@ PairClaims::PairClaims(DayDocument& document, Selection& selection, QWidget* par
     row->addWidget(m_matters);
     connect(m_named, &QCheckBox::clicked, this, &PairClaims::name);
     connect(m_matters, &NumberField::edited, this, [this](std::optional<double> value) {
-        m_document.edit(tr("Change what matters"), [&](TestDay& day) { day.plan.matters_pct = value; });
+        m_document.edit(
+            tr("Change what matters"), [&](TestDay& day) { day.plan.matters_pct = value; }, u"matters"_s);
     });
 }
 

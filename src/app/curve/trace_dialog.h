@@ -2,13 +2,13 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/curve/given_row.h"
 #include "app/curve/sheet_reader.h"
 #include "app/curve/trace_axes_panel.h"
 #include "app/curve/trace_lens.h"
 #include "app/curve/trace_line_table.h"
 #include "app/curve/trace_view.h"
 #include "app/curve/trace_words.h"
+#include "app/import/given_row.h"
 #include "core/trace/sheet_trace.h"
 #include "core/units/units.h"
 #include "formats/import_curves.h"

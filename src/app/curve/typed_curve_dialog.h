@@ -3,7 +3,7 @@
 #pragma once
 
 #include "app/board/board.h"
-#include "app/curve/given_row.h"
+#include "app/import/given_row.h"
 #include "core/units/units.h"
 #include "formats/import_curves.h"
 #include "formats/typed_curve.h"

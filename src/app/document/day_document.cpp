@@ -11,6 +11,7 @@
 #include <algorithm>
 #include <chrono>
 #include <cmath>
+#include <QElapsedTimer>
 #include <QUndoCommand>
 
 namespace fs = std::filesystem;
@@ -20,6 +21,8 @@ namespace hillrun {
 namespace {
 
 constexpr int kUndoKept = 200;
+constexpr qint64 kTogether_ms = 2000; ///< edits that belong together follow each other within this
+constexpr int kMergingEdit = 1;       ///< Qt asks for a number before it merges two commands
 
 std::string utcNowText() {
     return isoTimeOf(std::chrono::duration<double>(std::chrono::system_clock::now().time_since_epoch()).count());
@@ -30,8 +33,9 @@ std::string utcNowText() {
 /// An edit as what it changed: the day before and after without the pulls that stayed the same. Raw tables are shared.
 class DayEdit : public QUndoCommand {
 public:
-    DayEdit(DayDocument& document, const QString& what, const TestDay& before, TestDay after)
-        : QUndoCommand(what), m_document(document), m_before(before), m_after(std::move(after)) {
+    DayEdit(DayDocument& document, const QString& what, const TestDay& before, TestDay after, const QString& together)
+        : QUndoCommand(what), m_document(document), m_before(before), m_after(std::move(after)), m_together(together) {
+        m_since.start();
         const auto longest = std::min(m_before.pulls.size(), m_after.pulls.size());
         while (m_firstPull < longest && m_before.pulls[m_firstPull] == m_after.pulls[m_firstPull])
             ++m_firstPull;
@@ -41,6 +45,20 @@ public:
             ++same;
         keepOnly(m_before.pulls, same);
         keepOnly(m_after.pulls, same);
+    }
+    [[nodiscard]] int id() const override { return m_together.isEmpty() ? -1 : kMergingEdit; }
+    /// A later edit of the same thing, soon after: one step back undoes both.
+    bool mergeWith(const QUndoCommand* later) override {
+        const auto& next = static_cast<const DayEdit&>(*later);
+        const bool samePulls = next.m_firstPull == m_firstPull && next.m_before.pulls.size() == m_after.pulls.size();
+        if (next.m_together != m_together || !samePulls || m_since.elapsed() > kTogether_ms)
+            return false;
+        m_after = next.m_after;
+        m_since.start();
+        setText(next.text());
+        if (m_after == m_before)
+            setObsolete(true); // they led back to where they began
+        return true;
     }
     void undo() override { swap(m_after, m_before); }
     void redo() override { swap(m_before, m_after); }
@@ -61,6 +79,8 @@ private:
     DayDocument& m_document;
     TestDay m_before;
     TestDay m_after;
+    QString m_together;     ///< what the edit is about, when it goes together with the next about the same
+    QElapsedTimer m_since;  ///< the last of them
     size_t m_firstPull = 0; ///< number of the first pull that the edit touched
 };
 
@@ -153,7 +173,7 @@ void DayDocument::noteTakenOver() {
         setAccess(DayAccess::NotWritable, qs(m_lock.problem()));
 }
 
-bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>& change) {
+bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>& change, const QString& together) {
     TestDay after = m_day;
     change(after);
     if (after == m_day) {
@@ -166,7 +186,7 @@ bool DayDocument::edit(const QString& what, const std::function<void(TestDay&)>&
         Q_EMIT editRefused();
         return false;
     }
-    m_undo.push(new DayEdit(*this, what, m_state, std::move(after)));
+    m_undo.push(new DayEdit(*this, what, m_state, std::move(after), together));
     keep();
     return true;
 }
@@ -362,18 +382,22 @@ void DayDocument::takeBack(const std::vector<std::string>& pulls) {
 }
 
 void DayDocument::setWindow(const std::string& id, const std::optional<RpmRange>& window) {
-    edit(window ? tr("Trim %1").arg(QString::fromStdString(id))
-                : tr("Undo the trim of %1").arg(QString::fromStdString(id)),
-         [&](TestDay& day) {
-             if (Pull* pull = findPull(day, id))
-                 pull->window_rpm = window;
-         });
+    const auto change = [&](TestDay& day) {
+        if (Pull* pull = findPull(day, id))
+            pull->window_rpm = window;
+    };
+    const QString name = QString::fromStdString(id);
+    if (window)
+        edit(tr("Trim %1").arg(name), change, u"trim "_s + name);
+    else
+        edit(tr("Undo the trim of %1").arg(name), change);
 }
 
 void DayDocument::setPressure(const std::vector<std::string>& pulls, double pressure_kpa) {
     edit(tr("Take %1 kPa for %2")
              .arg(numberText(pressure_kpa, 2))
-             .arg(QString::fromStdString(pulls.size() == 1 ? pulls.front() : "pulls")),
+             .arg(pulls.size() == 1 ? QString::fromStdString(pulls.front())
+                                    : counted("count.pulls", static_cast<qsizetype>(pulls.size()))),
          [&](TestDay& day) {
              for (const std::string& id : pulls)
                  if (Pull* pull = findPull(day, id); pull && pull->weather)

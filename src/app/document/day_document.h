@@ -55,8 +55,9 @@ public:
     /// Who has the day, or why it cannot be written.
     [[nodiscard]] const QString& accessWords() const { return m_accessWords; }
     /// One undoable edit. `change` gets a copy of the day; an edit that changes nothing is dropped. False when the day
-    /// is in use elsewhere (`editRefused`).
-    bool edit(const QString& what, const std::function<void(TestDay&)>& change);
+    /// is in use elsewhere (`editRefused`). Edits that name the same thing in `together` and follow each other within
+    /// two seconds are undone at once.
+    bool edit(const QString& what, const std::function<void(TestDay&)>& change, const QString& together = {});
     /// What the user wants to see; not an edit of the day.
     void setSettings(const AnalysisSettings& settings);
 

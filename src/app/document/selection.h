@@ -11,7 +11,6 @@
 
 namespace hillrun {
 
-
 /// What the user looks at, shared by all pages and the day strip.
 class Selection : public QObject {
     Q_OBJECT

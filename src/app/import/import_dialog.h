@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/curve/given_row.h"
 #include "app/import/column_table.h"
+#include "app/import/given_row.h"
 #include "app/import/import_reader.h"
 #include "app/import/pull_picture.h"
 #include "app/import/pull_table.h"

@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/import/pull_table.h"
 
-#include "app/curve/given_row.h"
 #include "app/import/column_table.h"
+#include "app/import/given_row.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"

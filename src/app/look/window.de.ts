@@ -2,6 +2,112 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de">
 <context>
+    <name>CheckActions</name>
+    <message>
+        <source>Channels</source>
+        <translation>Kanäle</translation>
+    </message>
+    <message>
+        <source>The control channels below the curves</source>
+        <translation>Die Kontrollkanäle unter den Kurven</translation>
+    </message>
+    <message>
+        <source>Time</source>
+        <translation>Zeit</translation>
+    </message>
+    <message>
+        <source>The pull over time below the curves, or its channels</source>
+        <translation>Der Lauf über der Zeit unter den Kurven, oder seine Kanäle</translation>
+    </message>
+    <message>
+        <source>Numbers</source>
+        <translation>Zahlen</translation>
+    </message>
+    <message>
+        <source>Numbers of all pulls shown, at the cursor</source>
+        <translation>Zahlen aller gezeigten Läufe, am Zeiger</translation>
+    </message>
+    <message>
+        <source>Raw</source>
+        <translation>Roh</translation>
+    </message>
+    <message>
+        <source>The rows as recorded, or the smoothed curve</source>
+        <translation>Die Zeilen, wie aufgezeichnet, oder die geglättete Kurve</translation>
+    </message>
+    <message>
+        <source>Hold beside</source>
+        <translation>Danebenhalten</translation>
+    </message>
+    <message>
+        <source>Keep this pull beside the next one you select, or let go of it</source>
+        <translation>Hält diesen Lauf neben den nächsten, der gewählt wird, oder lässt ihn los</translation>
+    </message>
+    <message>
+        <source>Set aside</source>
+        <translation>Beiseitelegen</translation>
+    </message>
+    <message>
+        <source>Leave this pull out with a reason, or take it back</source>
+        <translation>Lässt diesen Lauf mit einem Grund weg, oder nimmt ihn zurück</translation>
+    </message>
+    <message>
+        <source>Undo trim</source>
+        <translation>Schnitt aufheben</translation>
+    </message>
+    <message>
+        <source>Let the program find the range again</source>
+        <translation>Lässt das Programm den Bereich neu suchen</translation>
+    </message>
+    <message>
+        <source>On a board, at the cursor: the pull begins or ends there</source>
+        <translation>Auf einer Tafel, am Zeiger: der Lauf beginnt oder endet dort</translation>
+    </message>
+    <message>
+        <source>Check</source>
+        <translation>Prüfen</translation>
+    </message>
+    <message>
+        <source>Look at each pull</source>
+        <translation>Jeden Lauf ansehen</translation>
+    </message>
+</context>
+<context>
+    <name>CompareActions</name>
+    <message>
+        <source>Swap</source>
+        <translation>Tauschen</translation>
+    </message>
+    <message>
+        <source>Swap the two builds</source>
+        <translation>Die beiden Stände tauschen</translation>
+    </message>
+    <message>
+        <source>Take the band out</source>
+        <translation>Den Bereich herausnehmen</translation>
+    </message>
+    <message>
+        <source>The selected band of the table of bands</source>
+        <translation>Der gewählte Bereich in der Tabelle der Bereiche</translation>
+    </message>
+    <message>
+        <source>On a board, at the cursor: a band begins or ends there</source>
+        <translation>Auf einer Tafel, am Zeiger: ein Bereich beginnt oder endet dort</translation>
+    </message>
+    <message>
+        <source>On a board: the build to look at</source>
+        <translation>Auf einer Tafel: der Stand, der angesehen wird</translation>
+    </message>
+    <message>
+        <source>Compare</source>
+        <translation>Vergleichen</translation>
+    </message>
+    <message>
+        <source>What the change gives</source>
+        <translation>Was die Änderung bringt</translation>
+    </message>
+</context>
+<context>
     <name>Link</name>
     <message>
         <source>Telemetry, TCP</source>
@@ -22,6 +128,45 @@
     <message>
         <source>Modbus TCP</source>
         <translation>Modbus TCP</translation>
+    </message>
+</context>
+<context>
+    <name>PrepareActions</name>
+    <message>
+        <source>Planned pull: earlier</source>
+        <translation>Geplanter Lauf: früher</translation>
+    </message>
+    <message>
+        <source>Planned pull: later</source>
+        <translation>Geplanter Lauf: später</translation>
+    </message>
+    <message>
+        <source>Planned pull: another one like it</source>
+        <translation>Geplanter Lauf: noch einer davon</translation>
+    </message>
+    <message>
+        <source>Planned pull: take it out</source>
+        <translation>Geplanter Lauf: herausnehmen</translation>
+    </message>
+    <message>
+        <source>Day, cell and article …</source>
+        <translation>Tag, Prüfstand und Prüfling …</translation>
+    </message>
+    <message>
+        <source>What is on the dyno, and on which</source>
+        <translation>Was auf dem Prüfstand steht, und auf welchem</translation>
+    </message>
+    <message>
+        <source>On the order of the pulls: the one before or after</source>
+        <translation>In der Reihenfolge der Läufe: der davor oder danach</translation>
+    </message>
+    <message>
+        <source>Prepare</source>
+        <translation>Planen</translation>
+    </message>
+    <message>
+        <source>Plan the day</source>
+        <translation>Den Tag planen</translation>
     </message>
 </context>
 <context>
@@ -81,6 +226,93 @@
     <message>
         <source>With --picture: keep the window up.</source>
         <translation>Mit --picture: das Fenster offen lassen.</translation>
+    </message>
+</context>
+<context>
+    <name>PullActions</name>
+    <message>
+        <source>The pull is kept in memory and in its journal, but could not be saved</source>
+        <translation>Der Lauf ist im Speicher und in seinem Journal aufgehoben, ließ sich aber nicht sichern</translation>
+    </message>
+    <message>
+        <source>%1 belongs to a day that is no longer open</source>
+        <translation>%1 gehört zu einem Tag, der nicht mehr offen ist</translation>
+    </message>
+    <message>
+        <source>It is kept, and offered when that day is opened again.</source>
+        <translation>Er ist aufgehoben und wird angeboten, wenn jener Tag geöffnet wird.</translation>
+    </message>
+    <message>
+        <source>Arm</source>
+        <translation>Scharf</translation>
+    </message>
+    <message>
+        <source>Record the next pull by itself, or stop doing so</source>
+        <translation>Zeichnet den nächsten Lauf von selbst auf, oder lässt es</translation>
+    </message>
+    <message>
+        <source>Disarm</source>
+        <translation>Unscharf</translation>
+    </message>
+    <message>
+        <source>Start by hand</source>
+        <translation>Handstart</translation>
+    </message>
+    <message>
+        <source>Begin or end a recording by hand</source>
+        <translation>Beginnt oder beendet eine Aufzeichnung von Hand</translation>
+    </message>
+    <message>
+        <source>End by hand</source>
+        <translation>Handstopp</translation>
+    </message>
+    <message>
+        <source>Begin a day here</source>
+        <translation>Hier einen Tag beginnen</translation>
+    </message>
+    <message>
+        <source>A new day among your days, to pull into at once</source>
+        <translation>Ein neuer Tag unter den eigenen, um sofort hineinzufahren</translation>
+    </message>
+    <message>
+        <source>Change build</source>
+        <translation>Stand wechseln</translation>
+    </message>
+    <message>
+        <source>Another build is fitted: note what was done</source>
+        <translation>Ein anderer Stand ist eingebaut: notieren, was getan wurde</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>The pull is good</source>
+        <translation>Der Lauf ist gut</translation>
+    </message>
+    <message>
+        <source>Set aside</source>
+        <translation>Beiseitelegen</translation>
+    </message>
+    <message>
+        <source>Leave the pull of the slip out, with a reason</source>
+        <translation>Den Lauf des Zettels mit Grund weglassen</translation>
+    </message>
+    <message>
+        <source>Connections …</source>
+        <translation>Verbindungen …</translation>
+    </message>
+    <message>
+        <source>The cell and the weather station</source>
+        <translation>Der Prüfstand und die Wetterstation</translation>
+    </message>
+    <message>
+        <source>Pull</source>
+        <translation>Fahren</translation>
+    </message>
+    <message>
+        <source>Run the pulls, live</source>
+        <translation>Die Läufe fahren, mit Anzeige</translation>
     </message>
 </context>
 <context>
@@ -806,6 +1038,57 @@
     </message>
 </context>
 <context>
+    <name>ReportActions</name>
+    <message>
+        <source>Print …</source>
+        <translation>Drucken …</translation>
+    </message>
+    <message>
+        <source>The sheet on paper</source>
+        <translation>Das Blatt auf Papier</translation>
+    </message>
+    <message>
+        <source>Print to PDF …</source>
+        <translation>Als PDF drucken …</translation>
+    </message>
+    <message>
+        <source>The sheet as PDF</source>
+        <translation>Das Blatt als PDF</translation>
+    </message>
+    <message>
+        <source>Print to PDF</source>
+        <translation>Als PDF drucken</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation>PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>Table as CSV …</source>
+        <translation>Tabelle als CSV …</translation>
+    </message>
+    <message>
+        <source>Curves and differences as a table</source>
+        <translation>Kurven und Unterschiede als Tabelle</translation>
+    </message>
+    <message>
+        <source>Write a table</source>
+        <translation>Tabelle schreiben</translation>
+    </message>
+    <message>
+        <source>Table (*.csv)</source>
+        <translation>Tabelle (*.csv)</translation>
+    </message>
+    <message>
+        <source>Report</source>
+        <translation>Blatt</translation>
+    </message>
+    <message>
+        <source>The sheet as it will print</source>
+        <translation>Das Blatt, wie es gedruckt wird</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::AboutDialog</name>
     <message>
         <source>About Hill Run</source>
@@ -1509,6 +1792,33 @@
     <message>
         <source>says</source>
         <translation>sagt</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::BenchPage</name>
+    <message>
+        <source>Air</source>
+        <translation>Luft</translation>
+    </message>
+    <message>
+        <source>One condition under every standard</source>
+        <translation>Ein Zustand nach jeder Norm</translation>
+    </message>
+    <message>
+        <source>Weather of the day</source>
+        <translation>Wetter des Tages</translation>
+    </message>
+    <message>
+        <source>What the weather did, against the pulls</source>
+        <translation>Was das Wetter tat, gegen die Läufe</translation>
+    </message>
+    <message>
+        <source>Bench</source>
+        <translation>Werkbank</translation>
+    </message>
+    <message>
+        <source>The air calculator, and the day&apos;s weather</source>
+        <translation>Der Luftrechner und das Wetter des Tages</translation>
     </message>
 </context>
 <context>
@@ -2748,6 +3058,29 @@
     </message>
 </context>
 <context>
+    <name>hillrun::GuideWindow</name>
+    <message>
+        <source>What the guide says</source>
+        <translation>Was das Handbuch sagt</translation>
+    </message>
+    <message>
+        <source>Guide</source>
+        <translation>Handbuch</translation>
+    </message>
+    <message>
+        <source>Search the guide</source>
+        <translation>Im Handbuch suchen</translation>
+    </message>
+    <message>
+        <source>Topics</source>
+        <translation>Themen</translation>
+    </message>
+    <message>
+        <source>Nothing is said of that.</source>
+        <translation>Davon ist nicht die Rede.</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::ImportDialog</name>
     <message>
         <source>Import pulls</source>
@@ -2867,62 +3200,6 @@
 </context>
 <context>
     <name>hillrun::KeySheet</name>
-    <message>
-        <source>Left, Right</source>
-        <translation>Links, Rechts</translation>
-    </message>
-    <message>
-        <source>On a board: move the cursor. On the day strip: the pull before or after</source>
-        <translation>Auf einer Tafel: den Zeiger bewegen. Auf dem Tagesstreifen: der Lauf davor oder danach</translation>
-    </message>
-    <message>
-        <source>Up, Down</source>
-        <translation>Auf, Ab</translation>
-    </message>
-    <message>
-        <source>On Compare&apos;s boards: the build to look at. In a number: one more or less</source>
-        <translation>Auf den Tafeln von „Vergleichen“: der Stand, der angesehen wird. In einer Zahl: eins mehr oder weniger</translation>
-    </message>
-    <message>
-        <source>[ and ]</source>
-        <translation>[ und ]</translation>
-    </message>
-    <message>
-        <source>At the cursor: on Check the pull begins and ends there, on Compare a band</source>
-        <translation>Am Zeiger: in „Prüfen“ beginnt und endet der Lauf dort, in „Vergleichen“ ein Bereich</translation>
-    </message>
-    <message>
-        <source>Delete</source>
-        <translation>Entf</translation>
-    </message>
-    <message>
-        <source>On a band: take it out. On the order of the pulls: take one out</source>
-        <translation>Auf einem Bereich: wegnehmen. In der Reihenfolge der Läufe: einen herausnehmen</translation>
-    </message>
-    <message>
-        <source>Ctrl+Left, Ctrl+Right, Insert</source>
-        <translation>Strg+Links, Strg+Rechts, Einfg</translation>
-    </message>
-    <message>
-        <source>On the order of the pulls: move one, double one</source>
-        <translation>In der Reihenfolge der Läufe: einen schieben, verdoppeln</translation>
-    </message>
-    <message>
-        <source>S, J, [, ]</source>
-        <translation>S, J, [, ]</translation>
-    </message>
-    <message>
-        <source>In the picture of a file: split, join, trim its pulls</source>
-        <translation>Im Bild einer Datei: ihre Läufe teilen, verbinden, beschneiden</translation>
-    </message>
-    <message>
-        <source>Escape</source>
-        <translation>Esc</translation>
-    </message>
-    <message>
-        <source>In a number: take the typing back. Elsewhere: close the window on top</source>
-        <translation>In einer Zahl: das Getippte zurücknehmen. Sonst: das oberste Fenster schließen</translation>
-    </message>
     <message>
         <source>Keys</source>
         <translation>Tasten</translation>
@@ -3212,26 +3489,6 @@
         <translation>%1[*] – Hill Run</translation>
     </message>
     <message>
-        <source>Disarm</source>
-        <translation>Unscharf</translation>
-    </message>
-    <message>
-        <source>Arm</source>
-        <translation>Scharf</translation>
-    </message>
-    <message>
-        <source>End by hand</source>
-        <translation>Handstopp</translation>
-    </message>
-    <message>
-        <source>Start by hand</source>
-        <translation>Handstart</translation>
-    </message>
-    <message>
-        <source>Set aside</source>
-        <translation>Beiseitelegen</translation>
-    </message>
-    <message>
         <source>Undo</source>
         <translation>Rückgängig</translation>
     </message>
@@ -3340,124 +3597,8 @@
         <translation>Tag schließen</translation>
     </message>
     <message>
-        <source>Print …</source>
-        <translation>Drucken …</translation>
-    </message>
-    <message>
-        <source>The sheet on paper</source>
-        <translation>Das Blatt auf Papier</translation>
-    </message>
-    <message>
-        <source>Print to PDF …</source>
-        <translation>Als PDF drucken …</translation>
-    </message>
-    <message>
-        <source>The sheet as PDF</source>
-        <translation>Das Blatt als PDF</translation>
-    </message>
-    <message>
-        <source>Print to PDF</source>
-        <translation>Als PDF drucken</translation>
-    </message>
-    <message>
-        <source>PDF (*.pdf)</source>
-        <translation>PDF (*.pdf)</translation>
-    </message>
-    <message>
-        <source>Table as CSV …</source>
-        <translation>Tabelle als CSV …</translation>
-    </message>
-    <message>
-        <source>Curves and differences as a table</source>
-        <translation>Kurven und Unterschiede als Tabelle</translation>
-    </message>
-    <message>
-        <source>Write a table</source>
-        <translation>Tabelle schreiben</translation>
-    </message>
-    <message>
-        <source>Table (*.csv)</source>
-        <translation>Tabelle (*.csv)</translation>
-    </message>
-    <message>
         <source>Quit</source>
         <translation>Beenden</translation>
-    </message>
-    <message>
-        <source>Prepare</source>
-        <translation>Planen</translation>
-    </message>
-    <message>
-        <source>Plan the day</source>
-        <translation>Den Tag planen</translation>
-    </message>
-    <message>
-        <source>Pull</source>
-        <translation>Fahren</translation>
-    </message>
-    <message>
-        <source>Run the pulls, live</source>
-        <translation>Die Läufe fahren, mit Anzeige</translation>
-    </message>
-    <message>
-        <source>Check</source>
-        <translation>Prüfen</translation>
-    </message>
-    <message>
-        <source>Look at each pull</source>
-        <translation>Jeden Lauf ansehen</translation>
-    </message>
-    <message>
-        <source>Compare</source>
-        <translation>Vergleichen</translation>
-    </message>
-    <message>
-        <source>What the change gives</source>
-        <translation>Was die Änderung bringt</translation>
-    </message>
-    <message>
-        <source>Report</source>
-        <translation>Blatt</translation>
-    </message>
-    <message>
-        <source>The sheet as it will print</source>
-        <translation>Das Blatt, wie es gedruckt wird</translation>
-    </message>
-    <message>
-        <source>Bench</source>
-        <translation>Werkbank</translation>
-    </message>
-    <message>
-        <source>The air calculator, and the day&apos;s weather</source>
-        <translation>Der Luftrechner und das Wetter des Tages</translation>
-    </message>
-    <message>
-        <source>Air</source>
-        <translation>Luft</translation>
-    </message>
-    <message>
-        <source>One condition under every standard</source>
-        <translation>Ein Zustand nach jeder Norm</translation>
-    </message>
-    <message>
-        <source>Weather of the day</source>
-        <translation>Wetter des Tages</translation>
-    </message>
-    <message>
-        <source>What the weather did, against the pulls</source>
-        <translation>Was das Wetter tat, gegen die Läufe</translation>
-    </message>
-    <message>
-        <source>Leave this pull out with a reason, or take it back</source>
-        <translation>Lässt diesen Lauf mit einem Grund weg, oder nimmt ihn zurück</translation>
-    </message>
-    <message>
-        <source>Swap</source>
-        <translation>Tauschen</translation>
-    </message>
-    <message>
-        <source>Swap the two builds</source>
-        <translation>Die beiden Stände tauschen</translation>
     </message>
     <message>
         <source>Power or torque</source>
@@ -3524,46 +3665,6 @@
         <translation>Ein Beispieltag, und was wo ist</translation>
     </message>
     <message>
-        <source>Channels</source>
-        <translation>Kanäle</translation>
-    </message>
-    <message>
-        <source>The control channels below the curves</source>
-        <translation>Die Kontrollkanäle unter den Kurven</translation>
-    </message>
-    <message>
-        <source>Time</source>
-        <translation>Zeit</translation>
-    </message>
-    <message>
-        <source>The pull over time below the curves, or its channels</source>
-        <translation>Der Lauf über der Zeit unter den Kurven, oder seine Kanäle</translation>
-    </message>
-    <message>
-        <source>Numbers</source>
-        <translation>Zahlen</translation>
-    </message>
-    <message>
-        <source>Numbers of all pulls shown, at the cursor</source>
-        <translation>Zahlen aller gezeigten Läufe, am Zeiger</translation>
-    </message>
-    <message>
-        <source>Raw</source>
-        <translation>Roh</translation>
-    </message>
-    <message>
-        <source>The rows as recorded, or the smoothed curve</source>
-        <translation>Die Zeilen, wie aufgezeichnet, oder die geglättete Kurve</translation>
-    </message>
-    <message>
-        <source>Hold beside</source>
-        <translation>Danebenhalten</translation>
-    </message>
-    <message>
-        <source>Keep this pull beside the next one you select, or let go of it</source>
-        <translation>Hält diesen Lauf neben den nächsten, der gewählt wird, oder lässt ihn los</translation>
-    </message>
-    <message>
         <source>Copy picture</source>
         <translation>Bild kopieren</translation>
     </message>
@@ -3580,64 +3681,44 @@
         <translation>Die Zahlen als Tabelle, zum Einfügen anderswo</translation>
     </message>
     <message>
-        <source>Undo trim</source>
-        <translation>Schnitt aufheben</translation>
-    </message>
-    <message>
-        <source>Let the program find the range again</source>
-        <translation>Lässt das Programm den Bereich neu suchen</translation>
-    </message>
-    <message>
-        <source>Day, cell and article …</source>
-        <translation>Tag, Prüfstand und Prüfling …</translation>
-    </message>
-    <message>
-        <source>What is on the dyno, and on which</source>
-        <translation>Was auf dem Prüfstand steht, und auf welchem</translation>
-    </message>
-    <message>
-        <source>Begin a day here</source>
-        <translation>Hier einen Tag beginnen</translation>
-    </message>
-    <message>
-        <source>A new day among your days, to pull into at once</source>
-        <translation>Ein neuer Tag unter den eigenen, um sofort hineinzufahren</translation>
-    </message>
-    <message>
-        <source>Record the next pull by itself, or stop doing so</source>
-        <translation>Zeichnet den nächsten Lauf von selbst auf, oder lässt es</translation>
-    </message>
-    <message>
-        <source>Begin or end a recording by hand</source>
-        <translation>Beginnt oder beendet eine Aufzeichnung von Hand</translation>
-    </message>
-    <message>
-        <source>Change build</source>
-        <translation>Stand wechseln</translation>
-    </message>
-    <message>
-        <source>Another build is fitted: note what was done</source>
-        <translation>Ein anderer Stand ist eingebaut: notieren, was getan wurde</translation>
-    </message>
-    <message>
-        <source>Keep</source>
-        <translation>Behalten</translation>
-    </message>
-    <message>
-        <source>The pull is good</source>
-        <translation>Der Lauf ist gut</translation>
-    </message>
-    <message>
-        <source>Connections …</source>
-        <translation>Verbindungen …</translation>
-    </message>
-    <message>
-        <source>The cell and the weather station</source>
-        <translation>Der Prüfstand und die Wetterstation</translation>
-    </message>
-    <message>
         <source>Recent days</source>
         <translation>Letzte Tage</translation>
+    </message>
+    <message>
+        <source>On a board: move the cursor</source>
+        <translation>Auf einer Tafel: den Zeiger bewegen</translation>
+    </message>
+    <message>
+        <source>On the day strip: the pull before or after</source>
+        <translation>Im Tagesband: der Lauf davor oder danach</translation>
+    </message>
+    <message>
+        <source>In a number: one more or less</source>
+        <translation>In einer Zahl: eins mehr oder weniger</translation>
+    </message>
+    <message>
+        <source>In the picture of a file: split, join, trim its pulls</source>
+        <translation>Im Bild einer Datei: ihre Läufe teilen, verbinden, beschneiden</translation>
+    </message>
+    <message>
+        <source>In a number: take the typing back. Elsewhere: close the window on top</source>
+        <translation>In einer Zahl: das Getippte zurücknehmen. Sonst: das oberste Fenster schließen</translation>
+    </message>
+    <message>
+        <source>Guide</source>
+        <translation>Handbuch</translation>
+    </message>
+    <message>
+        <source>What this page is for, and everything else</source>
+        <translation>Wozu diese Seite da ist, und alles Weitere</translation>
+    </message>
+    <message>
+        <source>The guide is not there</source>
+        <translation>Das Handbuch ist nicht da</translation>
+    </message>
+    <message>
+        <source>It is installed with the program, under share/hillrun/guide.</source>
+        <translation>Es wird mit dem Programm installiert, unter share/hillrun/guide.</translation>
     </message>
 </context>
 <context>
@@ -4001,18 +4082,6 @@
 </context>
 <context>
     <name>hillrun::PullPage</name>
-    <message>
-        <source>The pull is kept in memory and in its journal, but could not be saved</source>
-        <translation>Der Lauf ist im Speicher und in seinem Journal aufgehoben, ließ sich aber nicht sichern</translation>
-    </message>
-    <message>
-        <source>%1 belongs to a day that is no longer open</source>
-        <translation>%1 gehört zu einem Tag, der nicht mehr offen ist</translation>
-    </message>
-    <message>
-        <source>It is kept, and offered when that day is opened again.</source>
-        <translation>Er ist aufgehoben und wird angeboten, wenn jener Tag geöffnet wird.</translation>
-    </message>
     <message>
         <source>Gates</source>
         <translation>Bedingungen</translation>
@@ -4479,18 +4548,6 @@
     <message>
         <source>Units</source>
         <translation>Einheiten</translation>
-    </message>
-    <message>
-        <source>kW · N·m</source>
-        <translation>kW · N·m</translation>
-    </message>
-    <message>
-        <source>hp · lbf·ft</source>
-        <translation>hp · lbf·ft</translation>
-    </message>
-    <message>
-        <source>PS · N·m</source>
-        <translation>PS · N·m</translation>
     </message>
     <message>
         <source>Air standard</source>

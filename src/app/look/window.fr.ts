@@ -2,6 +2,112 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="fr">
 <context>
+    <name>CheckActions</name>
+    <message>
+        <source>Channels</source>
+        <translation>Canaux</translation>
+    </message>
+    <message>
+        <source>The control channels below the curves</source>
+        <translation>Les canaux de contrôle sous les courbes</translation>
+    </message>
+    <message>
+        <source>Time</source>
+        <translation>Temps</translation>
+    </message>
+    <message>
+        <source>The pull over time below the curves, or its channels</source>
+        <translation>Le passage selon le temps sous les courbes, ou ses canaux</translation>
+    </message>
+    <message>
+        <source>Numbers</source>
+        <translation>Nombres</translation>
+    </message>
+    <message>
+        <source>Numbers of all pulls shown, at the cursor</source>
+        <translation>Nombres de tous les passages montrés, au curseur</translation>
+    </message>
+    <message>
+        <source>Raw</source>
+        <translation>Brut</translation>
+    </message>
+    <message>
+        <source>The rows as recorded, or the smoothed curve</source>
+        <translation>Les lignes enregistrées, ou la courbe lissée</translation>
+    </message>
+    <message>
+        <source>Hold beside</source>
+        <translation>Tenir à côté</translation>
+    </message>
+    <message>
+        <source>Keep this pull beside the next one you select, or let go of it</source>
+        <translation>Garde ce passage à côté du prochain choisi, ou le lâche</translation>
+    </message>
+    <message>
+        <source>Set aside</source>
+        <translation>Écarter</translation>
+    </message>
+    <message>
+        <source>Leave this pull out with a reason, or take it back</source>
+        <translation>Laisse ce passage avec une raison, ou le reprend</translation>
+    </message>
+    <message>
+        <source>Undo trim</source>
+        <translation>Annuler la coupe</translation>
+    </message>
+    <message>
+        <source>Let the program find the range again</source>
+        <translation>Laisse le programme retrouver la plage</translation>
+    </message>
+    <message>
+        <source>On a board, at the cursor: the pull begins or ends there</source>
+        <translation>Sur un tableau, au curseur : le passage commence ou finit là</translation>
+    </message>
+    <message>
+        <source>Check</source>
+        <translation>Vérifier</translation>
+    </message>
+    <message>
+        <source>Look at each pull</source>
+        <translation>Regarder chaque passage</translation>
+    </message>
+</context>
+<context>
+    <name>CompareActions</name>
+    <message>
+        <source>Swap</source>
+        <translation>Échanger</translation>
+    </message>
+    <message>
+        <source>Swap the two builds</source>
+        <translation>Échanger les deux montages</translation>
+    </message>
+    <message>
+        <source>Take the band out</source>
+        <translation>Retirer la plage</translation>
+    </message>
+    <message>
+        <source>The selected band of the table of bands</source>
+        <translation>La plage choisie dans la table des plages</translation>
+    </message>
+    <message>
+        <source>On a board, at the cursor: a band begins or ends there</source>
+        <translation>Sur un tableau, au curseur : une plage commence ou finit là</translation>
+    </message>
+    <message>
+        <source>On a board: the build to look at</source>
+        <translation>Sur un tableau : le montage à regarder</translation>
+    </message>
+    <message>
+        <source>Compare</source>
+        <translation>Comparer</translation>
+    </message>
+    <message>
+        <source>What the change gives</source>
+        <translation>Ce qu&apos;apporte le changement</translation>
+    </message>
+</context>
+<context>
     <name>Link</name>
     <message>
         <source>Telemetry, TCP</source>
@@ -22,6 +128,45 @@
     <message>
         <source>Modbus TCP</source>
         <translation>Modbus TCP</translation>
+    </message>
+</context>
+<context>
+    <name>PrepareActions</name>
+    <message>
+        <source>Planned pull: earlier</source>
+        <translation>Passage prévu : plus tôt</translation>
+    </message>
+    <message>
+        <source>Planned pull: later</source>
+        <translation>Passage prévu : plus tard</translation>
+    </message>
+    <message>
+        <source>Planned pull: another one like it</source>
+        <translation>Passage prévu : encore un pareil</translation>
+    </message>
+    <message>
+        <source>Planned pull: take it out</source>
+        <translation>Passage prévu : le retirer</translation>
+    </message>
+    <message>
+        <source>Day, cell and article …</source>
+        <translation>Journée, banc et objet d&apos;essai …</translation>
+    </message>
+    <message>
+        <source>What is on the dyno, and on which</source>
+        <translation>Ce qui est sur le banc, et sur lequel</translation>
+    </message>
+    <message>
+        <source>On the order of the pulls: the one before or after</source>
+        <translation>Dans l’ordre des passages : le précédent ou le suivant</translation>
+    </message>
+    <message>
+        <source>Prepare</source>
+        <translation>Préparer</translation>
+    </message>
+    <message>
+        <source>Plan the day</source>
+        <translation>Planifier la journée</translation>
     </message>
 </context>
 <context>
@@ -81,6 +226,93 @@
     <message>
         <source>With --picture: keep the window up.</source>
         <translation>Avec --picture : garder la fenêtre.</translation>
+    </message>
+</context>
+<context>
+    <name>PullActions</name>
+    <message>
+        <source>The pull is kept in memory and in its journal, but could not be saved</source>
+        <translation>Le passage est gardé en mémoire et dans son journal, mais n&apos;a pu être sauvé</translation>
+    </message>
+    <message>
+        <source>%1 belongs to a day that is no longer open</source>
+        <translation>%1 appartient à une journée qui n&apos;est plus ouverte</translation>
+    </message>
+    <message>
+        <source>It is kept, and offered when that day is opened again.</source>
+        <translation>Il est gardé, et proposé quand cette journée sera ouverte.</translation>
+    </message>
+    <message>
+        <source>Arm</source>
+        <translation>Armer</translation>
+    </message>
+    <message>
+        <source>Record the next pull by itself, or stop doing so</source>
+        <translation>Enregistre seul le prochain passage, ou cesse</translation>
+    </message>
+    <message>
+        <source>Disarm</source>
+        <translation>Désarmer</translation>
+    </message>
+    <message>
+        <source>Start by hand</source>
+        <translation>Début manuel</translation>
+    </message>
+    <message>
+        <source>Begin or end a recording by hand</source>
+        <translation>Commence ou finit un enregistrement à la main</translation>
+    </message>
+    <message>
+        <source>End by hand</source>
+        <translation>Fin manuelle</translation>
+    </message>
+    <message>
+        <source>Begin a day here</source>
+        <translation>Commencer une journée ici</translation>
+    </message>
+    <message>
+        <source>A new day among your days, to pull into at once</source>
+        <translation>Une nouvelle journée parmi les vôtres, pour y passer aussitôt</translation>
+    </message>
+    <message>
+        <source>Change build</source>
+        <translation>Autre montage</translation>
+    </message>
+    <message>
+        <source>Another build is fitted: note what was done</source>
+        <translation>Un autre montage est en place : noter ce qui a été fait</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Garder</translation>
+    </message>
+    <message>
+        <source>The pull is good</source>
+        <translation>Le passage est bon</translation>
+    </message>
+    <message>
+        <source>Set aside</source>
+        <translation>Écarter</translation>
+    </message>
+    <message>
+        <source>Leave the pull of the slip out, with a reason</source>
+        <translation>Écarter le passage du ticket, avec une raison</translation>
+    </message>
+    <message>
+        <source>Connections …</source>
+        <translation>Liaisons …</translation>
+    </message>
+    <message>
+        <source>The cell and the weather station</source>
+        <translation>Le banc et la station météo</translation>
+    </message>
+    <message>
+        <source>Pull</source>
+        <translation>Passer</translation>
+    </message>
+    <message>
+        <source>Run the pulls, live</source>
+        <translation>Mener les passages, en direct</translation>
     </message>
 </context>
 <context>
@@ -806,6 +1038,57 @@
     </message>
 </context>
 <context>
+    <name>ReportActions</name>
+    <message>
+        <source>Print …</source>
+        <translation>Imprimer …</translation>
+    </message>
+    <message>
+        <source>The sheet on paper</source>
+        <translation>La feuille sur papier</translation>
+    </message>
+    <message>
+        <source>Print to PDF …</source>
+        <translation>Imprimer en PDF …</translation>
+    </message>
+    <message>
+        <source>The sheet as PDF</source>
+        <translation>La feuille en PDF</translation>
+    </message>
+    <message>
+        <source>Print to PDF</source>
+        <translation>Imprimer en PDF</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation>PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>Table as CSV …</source>
+        <translation>Tableau en CSV …</translation>
+    </message>
+    <message>
+        <source>Curves and differences as a table</source>
+        <translation>Courbes et différences en tableau</translation>
+    </message>
+    <message>
+        <source>Write a table</source>
+        <translation>Écrire un tableau</translation>
+    </message>
+    <message>
+        <source>Table (*.csv)</source>
+        <translation>Tableau (*.csv)</translation>
+    </message>
+    <message>
+        <source>Report</source>
+        <translation>Feuille</translation>
+    </message>
+    <message>
+        <source>The sheet as it will print</source>
+        <translation>La feuille telle qu&apos;elle s&apos;imprimera</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::AboutDialog</name>
     <message>
         <source>About Hill Run</source>
@@ -1509,6 +1792,33 @@
     <message>
         <source>says</source>
         <translation>dit</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::BenchPage</name>
+    <message>
+        <source>Air</source>
+        <translation>Air</translation>
+    </message>
+    <message>
+        <source>One condition under every standard</source>
+        <translation>Une condition selon chaque norme</translation>
+    </message>
+    <message>
+        <source>Weather of the day</source>
+        <translation>Météo du jour</translation>
+    </message>
+    <message>
+        <source>What the weather did, against the pulls</source>
+        <translation>Ce que la météo a fait, face aux passages</translation>
+    </message>
+    <message>
+        <source>Bench</source>
+        <translation>Établi</translation>
+    </message>
+    <message>
+        <source>The air calculator, and the day&apos;s weather</source>
+        <translation>Le calcul de l&apos;air, et la météo de la journée</translation>
     </message>
 </context>
 <context>
@@ -2748,6 +3058,29 @@
     </message>
 </context>
 <context>
+    <name>hillrun::GuideWindow</name>
+    <message>
+        <source>What the guide says</source>
+        <translation>Ce que dit le guide</translation>
+    </message>
+    <message>
+        <source>Guide</source>
+        <translation>Guide</translation>
+    </message>
+    <message>
+        <source>Search the guide</source>
+        <translation>Chercher dans le guide</translation>
+    </message>
+    <message>
+        <source>Topics</source>
+        <translation>Sujets</translation>
+    </message>
+    <message>
+        <source>Nothing is said of that.</source>
+        <translation>Il n’en est pas question.</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::ImportDialog</name>
     <message>
         <source>Import pulls</source>
@@ -2867,62 +3200,6 @@
 </context>
 <context>
     <name>hillrun::KeySheet</name>
-    <message>
-        <source>Left, Right</source>
-        <translation>Gauche, Droite</translation>
-    </message>
-    <message>
-        <source>On a board: move the cursor. On the day strip: the pull before or after</source>
-        <translation>Sur un tableau : déplacer le curseur. Sur la bande du jour : le passage avant ou après</translation>
-    </message>
-    <message>
-        <source>Up, Down</source>
-        <translation>Haut, Bas</translation>
-    </message>
-    <message>
-        <source>On Compare&apos;s boards: the build to look at. In a number: one more or less</source>
-        <translation>Sur les tableaux de « Comparer » : le montage regardé. Dans un nombre : un de plus ou de moins</translation>
-    </message>
-    <message>
-        <source>[ and ]</source>
-        <translation>[ et ]</translation>
-    </message>
-    <message>
-        <source>At the cursor: on Check the pull begins and ends there, on Compare a band</source>
-        <translation>Au curseur : dans « Vérifier » le passage y commence et finit, dans « Comparer » une plage</translation>
-    </message>
-    <message>
-        <source>Delete</source>
-        <translation>Suppr</translation>
-    </message>
-    <message>
-        <source>On a band: take it out. On the order of the pulls: take one out</source>
-        <translation>Sur une plage : l&apos;enlever. Dans l&apos;ordre des passages : en enlever un</translation>
-    </message>
-    <message>
-        <source>Ctrl+Left, Ctrl+Right, Insert</source>
-        <translation>Ctrl+Gauche, Ctrl+Droite, Inser</translation>
-    </message>
-    <message>
-        <source>On the order of the pulls: move one, double one</source>
-        <translation>Dans l&apos;ordre des passages : en déplacer un, le doubler</translation>
-    </message>
-    <message>
-        <source>S, J, [, ]</source>
-        <translation>S, J, [, ]</translation>
-    </message>
-    <message>
-        <source>In the picture of a file: split, join, trim its pulls</source>
-        <translation>Dans l&apos;image d&apos;un fichier : partager, joindre, couper ses passages</translation>
-    </message>
-    <message>
-        <source>Escape</source>
-        <translation>Échap</translation>
-    </message>
-    <message>
-        <source>In a number: take the typing back. Elsewhere: close the window on top</source>
-        <translation>Dans un nombre : reprendre la saisie. Ailleurs : fermer la fenêtre du dessus</translation>
-    </message>
     <message>
         <source>Keys</source>
         <translation>Touches</translation>
@@ -3212,26 +3489,6 @@
         <translation>%1[*] – Hill Run</translation>
     </message>
     <message>
-        <source>Disarm</source>
-        <translation>Désarmer</translation>
-    </message>
-    <message>
-        <source>Arm</source>
-        <translation>Armer</translation>
-    </message>
-    <message>
-        <source>End by hand</source>
-        <translation>Fin manuelle</translation>
-    </message>
-    <message>
-        <source>Start by hand</source>
-        <translation>Début manuel</translation>
-    </message>
-    <message>
-        <source>Set aside</source>
-        <translation>Écarter</translation>
-    </message>
-    <message>
         <source>Undo</source>
         <translation>Annuler</translation>
     </message>
@@ -3340,124 +3597,8 @@
         <translation>Fermer la journée</translation>
     </message>
     <message>
-        <source>Print …</source>
-        <translation>Imprimer …</translation>
-    </message>
-    <message>
-        <source>The sheet on paper</source>
-        <translation>La feuille sur papier</translation>
-    </message>
-    <message>
-        <source>Print to PDF …</source>
-        <translation>Imprimer en PDF …</translation>
-    </message>
-    <message>
-        <source>The sheet as PDF</source>
-        <translation>La feuille en PDF</translation>
-    </message>
-    <message>
-        <source>Print to PDF</source>
-        <translation>Imprimer en PDF</translation>
-    </message>
-    <message>
-        <source>PDF (*.pdf)</source>
-        <translation>PDF (*.pdf)</translation>
-    </message>
-    <message>
-        <source>Table as CSV …</source>
-        <translation>Tableau en CSV …</translation>
-    </message>
-    <message>
-        <source>Curves and differences as a table</source>
-        <translation>Courbes et différences en tableau</translation>
-    </message>
-    <message>
-        <source>Write a table</source>
-        <translation>Écrire un tableau</translation>
-    </message>
-    <message>
-        <source>Table (*.csv)</source>
-        <translation>Tableau (*.csv)</translation>
-    </message>
-    <message>
         <source>Quit</source>
         <translation>Quitter</translation>
-    </message>
-    <message>
-        <source>Prepare</source>
-        <translation>Préparer</translation>
-    </message>
-    <message>
-        <source>Plan the day</source>
-        <translation>Planifier la journée</translation>
-    </message>
-    <message>
-        <source>Pull</source>
-        <translation>Passer</translation>
-    </message>
-    <message>
-        <source>Run the pulls, live</source>
-        <translation>Mener les passages, en direct</translation>
-    </message>
-    <message>
-        <source>Check</source>
-        <translation>Vérifier</translation>
-    </message>
-    <message>
-        <source>Look at each pull</source>
-        <translation>Regarder chaque passage</translation>
-    </message>
-    <message>
-        <source>Compare</source>
-        <translation>Comparer</translation>
-    </message>
-    <message>
-        <source>What the change gives</source>
-        <translation>Ce qu&apos;apporte le changement</translation>
-    </message>
-    <message>
-        <source>Report</source>
-        <translation>Feuille</translation>
-    </message>
-    <message>
-        <source>The sheet as it will print</source>
-        <translation>La feuille telle qu&apos;elle s&apos;imprimera</translation>
-    </message>
-    <message>
-        <source>Bench</source>
-        <translation>Établi</translation>
-    </message>
-    <message>
-        <source>The air calculator, and the day&apos;s weather</source>
-        <translation>Le calcul de l&apos;air, et la météo de la journée</translation>
-    </message>
-    <message>
-        <source>Air</source>
-        <translation>Air</translation>
-    </message>
-    <message>
-        <source>One condition under every standard</source>
-        <translation>Une condition selon chaque norme</translation>
-    </message>
-    <message>
-        <source>Weather of the day</source>
-        <translation>Météo du jour</translation>
-    </message>
-    <message>
-        <source>What the weather did, against the pulls</source>
-        <translation>Ce que la météo a fait, face aux passages</translation>
-    </message>
-    <message>
-        <source>Leave this pull out with a reason, or take it back</source>
-        <translation>Laisse ce passage avec une raison, ou le reprend</translation>
-    </message>
-    <message>
-        <source>Swap</source>
-        <translation>Échanger</translation>
-    </message>
-    <message>
-        <source>Swap the two builds</source>
-        <translation>Échanger les deux montages</translation>
     </message>
     <message>
         <source>Power or torque</source>
@@ -3524,46 +3665,6 @@
         <translation>Une journée d&apos;exemple, et où est quoi</translation>
     </message>
     <message>
-        <source>Channels</source>
-        <translation>Canaux</translation>
-    </message>
-    <message>
-        <source>The control channels below the curves</source>
-        <translation>Les canaux de contrôle sous les courbes</translation>
-    </message>
-    <message>
-        <source>Time</source>
-        <translation>Temps</translation>
-    </message>
-    <message>
-        <source>The pull over time below the curves, or its channels</source>
-        <translation>Le passage selon le temps sous les courbes, ou ses canaux</translation>
-    </message>
-    <message>
-        <source>Numbers</source>
-        <translation>Nombres</translation>
-    </message>
-    <message>
-        <source>Numbers of all pulls shown, at the cursor</source>
-        <translation>Nombres de tous les passages montrés, au curseur</translation>
-    </message>
-    <message>
-        <source>Raw</source>
-        <translation>Brut</translation>
-    </message>
-    <message>
-        <source>The rows as recorded, or the smoothed curve</source>
-        <translation>Les lignes enregistrées, ou la courbe lissée</translation>
-    </message>
-    <message>
-        <source>Hold beside</source>
-        <translation>Tenir à côté</translation>
-    </message>
-    <message>
-        <source>Keep this pull beside the next one you select, or let go of it</source>
-        <translation>Garde ce passage à côté du prochain choisi, ou le lâche</translation>
-    </message>
-    <message>
         <source>Copy picture</source>
         <translation>Copier l&apos;image</translation>
     </message>
@@ -3580,64 +3681,44 @@
         <translation>Les nombres en tableau, à coller ailleurs</translation>
     </message>
     <message>
-        <source>Undo trim</source>
-        <translation>Annuler la coupe</translation>
-    </message>
-    <message>
-        <source>Let the program find the range again</source>
-        <translation>Laisse le programme retrouver la plage</translation>
-    </message>
-    <message>
-        <source>Day, cell and article …</source>
-        <translation>Journée, banc et objet d&apos;essai …</translation>
-    </message>
-    <message>
-        <source>What is on the dyno, and on which</source>
-        <translation>Ce qui est sur le banc, et sur lequel</translation>
-    </message>
-    <message>
-        <source>Begin a day here</source>
-        <translation>Commencer une journée ici</translation>
-    </message>
-    <message>
-        <source>A new day among your days, to pull into at once</source>
-        <translation>Une nouvelle journée parmi les vôtres, pour y passer aussitôt</translation>
-    </message>
-    <message>
-        <source>Record the next pull by itself, or stop doing so</source>
-        <translation>Enregistre seul le prochain passage, ou cesse</translation>
-    </message>
-    <message>
-        <source>Begin or end a recording by hand</source>
-        <translation>Commence ou finit un enregistrement à la main</translation>
-    </message>
-    <message>
-        <source>Change build</source>
-        <translation>Autre montage</translation>
-    </message>
-    <message>
-        <source>Another build is fitted: note what was done</source>
-        <translation>Un autre montage est en place : noter ce qui a été fait</translation>
-    </message>
-    <message>
-        <source>Keep</source>
-        <translation>Garder</translation>
-    </message>
-    <message>
-        <source>The pull is good</source>
-        <translation>Le passage est bon</translation>
-    </message>
-    <message>
-        <source>Connections …</source>
-        <translation>Liaisons …</translation>
-    </message>
-    <message>
-        <source>The cell and the weather station</source>
-        <translation>Le banc et la station météo</translation>
-    </message>
-    <message>
         <source>Recent days</source>
         <translation>Journées récentes</translation>
+    </message>
+    <message>
+        <source>On a board: move the cursor</source>
+        <translation>Sur un tableau : déplacer le curseur</translation>
+    </message>
+    <message>
+        <source>On the day strip: the pull before or after</source>
+        <translation>Sur la frise du jour : le passage précédent ou suivant</translation>
+    </message>
+    <message>
+        <source>In a number: one more or less</source>
+        <translation>Dans un nombre : un de plus ou de moins</translation>
+    </message>
+    <message>
+        <source>In the picture of a file: split, join, trim its pulls</source>
+        <translation>Dans l&apos;image d&apos;un fichier : partager, joindre, couper ses passages</translation>
+    </message>
+    <message>
+        <source>In a number: take the typing back. Elsewhere: close the window on top</source>
+        <translation>Dans un nombre : reprendre la saisie. Ailleurs : fermer la fenêtre du dessus</translation>
+    </message>
+    <message>
+        <source>Guide</source>
+        <translation>Guide</translation>
+    </message>
+    <message>
+        <source>What this page is for, and everything else</source>
+        <translation>À quoi sert cette page, et tout le reste</translation>
+    </message>
+    <message>
+        <source>The guide is not there</source>
+        <translation>Le guide n’est pas là</translation>
+    </message>
+    <message>
+        <source>It is installed with the program, under share/hillrun/guide.</source>
+        <translation>Il est installé avec le programme, sous share/hillrun/guide.</translation>
     </message>
 </context>
 <context>
@@ -4001,18 +4082,6 @@
 </context>
 <context>
     <name>hillrun::PullPage</name>
-    <message>
-        <source>The pull is kept in memory and in its journal, but could not be saved</source>
-        <translation>Le passage est gardé en mémoire et dans son journal, mais n&apos;a pu être sauvé</translation>
-    </message>
-    <message>
-        <source>%1 belongs to a day that is no longer open</source>
-        <translation>%1 appartient à une journée qui n&apos;est plus ouverte</translation>
-    </message>
-    <message>
-        <source>It is kept, and offered when that day is opened again.</source>
-        <translation>Il est gardé, et proposé quand cette journée sera ouverte.</translation>
-    </message>
     <message>
         <source>Gates</source>
         <translation>Conditions</translation>
@@ -4479,18 +4548,6 @@
     <message>
         <source>Units</source>
         <translation>Unités</translation>
-    </message>
-    <message>
-        <source>kW · N·m</source>
-        <translation>kW · N·m</translation>
-    </message>
-    <message>
-        <source>hp · lbf·ft</source>
-        <translation>hp · lbf·ft</translation>
-    </message>
-    <message>
-        <source>PS · N·m</source>
-        <translation>PS · N·m</translation>
     </message>
     <message>
         <source>Air standard</source>

@@ -2,9 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/frame/dialogs.h"
 #include "app/look/theme.h"
 #include "app/prepare/build_model.h"
-#include "app/shell/dialogs.h"
 
 #include <QComboBox>
 #include <QPushButton>

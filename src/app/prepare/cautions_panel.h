@@ -3,8 +3,8 @@
 #pragma once
 
 #include "app/document/day_document.h"
+#include "app/frame/dialogs.h"
 #include "app/look/fields.h"
-#include "app/shell/dialogs.h"
 
 #include <QCheckBox>
 

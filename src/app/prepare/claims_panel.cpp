@@ -51,7 +51,8 @@ ClaimsPanel::ClaimsPanel(DayDocument& document, QWidget* parent) : QWidget(paren
     connect(m_useLow, &NumberField::edited, this, &ClaimsPanel::setUse);
     connect(m_useHigh, &NumberField::edited, this, &ClaimsPanel::setUse);
     connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
-        m_document.edit(tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; });
+        m_document.edit(
+            tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; }, u"drift bound"_s);
     });
     connect(&m_document, &DayDocument::dayChanged, this, &ClaimsPanel::refresh);
     connect(&m_document, &DayDocument::accessChanged, this, &ClaimsPanel::showUse); // another day was opened
@@ -68,9 +69,10 @@ void ClaimsPanel::setUse() {
         showUse();
         return;
     }
-    m_document.edit(tr("Change the use"), [&](TestDay& day) {
+    const auto change = [&](TestDay& day) {
         day.plan.use_rpm = low ? std::optional(RpmRange{*low, *high}) : std::nullopt;
-    });
+    };
+    m_document.edit(tr("Change the use"), change, u"use"_s);
 }
 
 void ClaimsPanel::togglePair(const BuildPair& pair, bool on) {

@@ -28,7 +28,7 @@ private:
     QWidget* m_pairs = nullptr;
     QGridLayout* m_grid = nullptr;
     std::vector<std::pair<std::string, std::string>> m_shown; ///< the pairs that have a button
-    std::optional<RpmRange> m_shownUse; ///< what the two fields were filled from last
+    std::optional<RpmRange> m_shownUse;                       ///< what the two fields were filled from last
     NumberField* m_useLow = nullptr;
     NumberField* m_useHigh = nullptr;
     NumberField* m_bound = nullptr;

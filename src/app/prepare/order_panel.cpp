@@ -119,11 +119,12 @@ QWidget* OrderPanel::makeOrder(Look& look) {
     panel.column->addWidget(new ClaimsPanel(m_document, panel.frame));
     connect(m_design, &QComboBox::activated, this, &OrderPanel::chooseDesign);
     connect(m_pullsPerSet, &QSpinBox::valueChanged, this, &OrderPanel::setPullsPerSet);
-    connect(m_strip, &OrderStrip::orderEdited, this, [this](const std::vector<std::string>& order) {
-        m_document.edit(tr("Change the order of the pulls"), [&](TestDay& day) {
+    connect(m_strip, &OrderStrip::orderEdited, this, [this](const std::vector<std::string>& order, bool byStep) {
+        const auto change = [&](TestDay& day) {
             day.plan.order = order;
             day.plan.design.clear();
-        });
+        };
+        m_document.edit(tr("Change the order of the pulls"), change, byStep ? u"order"_s : QString());
     });
     return panel.frame;
 }
@@ -153,10 +154,13 @@ QWidget* OrderPanel::makeQuestion() {
     panel.column->addWidget(m_answer);
     panel.column->addWidget(m_details);
     connect(m_matters, &NumberField::edited, this, [this](std::optional<double> value) {
-        m_document.edit(tr("Change what matters"), [&](TestDay& day) { day.plan.matters_pct = value; });
+        m_document.edit(
+            tr("Change what matters"), [&](TestDay& day) { day.plan.matters_pct = value; }, u"matters"_s);
     });
     connect(m_repeatability, &NumberField::edited, this, [this](std::optional<double> value) {
-        m_document.edit(tr("Change the repeatability"), [&](TestDay& day) { day.plan.repeatability_pct = value; });
+        m_document.edit(
+            tr("Change the repeatability"), [&](TestDay& day) { day.plan.repeatability_pct = value; },
+            u"repeatability"_s);
     });
     connect(m_measured, &QPushButton::clicked, this, [this] {
         m_document.edit(tr("Take the measured repeatability"),
@@ -195,13 +199,14 @@ void OrderPanel::chooseDesign(int index) {
 }
 
 void OrderPanel::setPullsPerSet(int pulls) {
-    m_document.edit(tr("Change the pulls a set"), [&](TestDay& day) {
+    const auto change = [&](TestDay& day) {
         const auto builds = setBuilds(day.plan.order);
         day.plan.pullsPerSet = pulls;
         day.plan.order.clear();
         for (const std::string& build : builds)
             day.plan.order.insert(day.plan.order.end(), static_cast<size_t>(pulls), build);
-    });
+    };
+    m_document.edit(tr("Change the pulls a set"), change, u"pulls a set"_s);
 }
 
 MeasuredRepeatability OrderPanel::repeatability() const {

@@ -3,10 +3,10 @@
 #pragma once
 
 #include "app/document/day_document.h"
+#include "app/document/repeatability_log.h"
+#include "app/frame/dialogs.h"
 #include "app/look/fields.h"
 #include "app/prepare/order_strip.h"
-#include "app/prepare/repeatability_log.h"
-#include "app/shell/dialogs.h"
 
 #include <QComboBox>
 #include <QPushButton>
@@ -20,6 +20,7 @@ class OrderPanel : public QWidget {
 public:
     OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, const RepeatabilityLog& log,
                QWidget* parent = nullptr);
+    [[nodiscard]] OrderStrip& strip() { return *m_strip; }
 
 private:
     QWidget* makeOrder(Look& look);

@@ -151,46 +151,44 @@ void OrderStrip::move(size_t from, size_t to) {
     update();
 }
 
-void OrderStrip::tell() {
+void OrderStrip::tell(bool byStep) {
     std::vector<std::string> order;
     for (const Flag& flag : m_flags)
         order.push_back(flag.build);
-    Q_EMIT orderEdited(order);
+    Q_EMIT orderEdited(order, byStep);
+}
+
+void OrderStrip::moveCurrent(int by) {
+    const int to = m_current + by;
+    if (m_current < 0 || to < 0 || to >= static_cast<int>(m_flags.size()))
+        return;
+    move(static_cast<size_t>(m_current), static_cast<size_t>(to));
+    m_current = to;
+    tell(true);
+}
+
+void OrderStrip::doubleCurrent() {
+    if (m_current < 0)
+        return;
+    m_flags.insert(m_flags.begin() + m_current, m_flags[static_cast<size_t>(m_current)]);
+    tell();
+}
+
+void OrderStrip::removeCurrent() {
+    if (m_current < 0)
+        return;
+    m_flags.erase(m_flags.begin() + m_current);
+    m_current = std::min(m_current, static_cast<int>(m_flags.size()) - 1);
+    tell();
 }
 
 void OrderStrip::keyPressEvent(QKeyEvent* event) {
     const int last = static_cast<int>(m_flags.size()) - 1;
-    const bool ctrl = event->modifiers().testFlag(Qt::ControlModifier);
-    if (last < 0)
+    const bool left = event->key() == Qt::Key_Left;
+    if (last < 0 || (!left && event->key() != Qt::Key_Right) || event->modifiers().testFlag(Qt::ControlModifier))
         return QWidget::keyPressEvent(event);
-    switch (event->key()) {
-    case Qt::Key_Left:
-    case Qt::Key_Right: {
-        const int to = std::clamp(m_current + (event->key() == Qt::Key_Left ? -1 : 1), 0, last);
-        if (ctrl && m_current >= 0 && to != m_current) {
-            move(static_cast<size_t>(m_current), static_cast<size_t>(to));
-            m_current = to;
-            return tell();
-        }
-        m_current = to;
-        return update();
-    }
-    case Qt::Key_Insert:
-        if (m_current >= 0) {
-            m_flags.insert(m_flags.begin() + m_current, m_flags[static_cast<size_t>(m_current)]);
-            tell();
-        }
-        return;
-    case Qt::Key_Delete:
-        if (m_current >= 0) {
-            m_flags.erase(m_flags.begin() + m_current);
-            m_current = std::min(m_current, last - 1);
-            tell();
-        }
-        return;
-    default:
-        QWidget::keyPressEvent(event);
-    }
+    m_current = std::clamp(m_current + (left ? -1 : 1), 0, last);
+    update();
 }
 
 } // namespace hillrun

@@ -11,8 +11,8 @@
 
 namespace hillrun {
 
-/// The planned pulls as a row of flags that can be put in another order: by dragging, or with Ctrl and the arrow keys.
-/// Insert doubles the selected one, Delete takes it out.
+/// The planned pulls as a row of flags that can be put in another order: by dragging, or with keys
+/// (actions of Prepare).
 class OrderStrip : public QWidget, public SpokenItems {
     Q_OBJECT
 public:
@@ -30,12 +30,16 @@ public:
     [[nodiscard]] QRect spokenRect(int index) const override { return flagRect(static_cast<size_t>(index)); }
     [[nodiscard]] bool spokenChosen(int index) const override { return index == m_current; }
     void chooseSpoken(int index) override;
+    /// Of the selected pull: one place earlier or later, another one like it, out of the plan.
+    void moveCurrent(int by);
+    void doubleCurrent();
+    void removeCurrent();
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] int heightForWidth(int width) const override;
     [[nodiscard]] bool hasHeightForWidth() const override { return true; }
 
 Q_SIGNALS:
-    void orderEdited(const std::vector<std::string>& order);
+    void orderEdited(const std::vector<std::string>& order, bool byStep); ///< byStep: moved on by one place
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -50,7 +54,7 @@ private:
     [[nodiscard]] int gapsBefore(size_t at) const; ///< set changes up to here
     [[nodiscard]] int flagAt(QPoint position) const;
     void move(size_t from, size_t to);
-    void tell();
+    void tell(bool byStep = false);
 
     Look& m_look;
     std::vector<Flag> m_flags;

@@ -7,7 +7,6 @@
 #include "app/look/words.h"
 #include "app/prepare/builds_panel.h"
 #include "app/prepare/cautions_panel.h"
-#include "app/prepare/order_panel.h"
 #include "app/prepare/protocol_panel.h"
 #include "app/prepare/windows_panel.h"
 
@@ -25,7 +24,7 @@ constexpr int kNarrow = 1120; ///< below this width the panels at the right stan
 
 PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                          const RepeatabilityLog& log, QWidget* parent)
-    : QWidget(parent), m_document(document) {
+    : PageView(parent), m_document(document) {
     setObjectName(u"preparePage"_s);
     m_stack = new QStackedLayout(this);
     m_start = new StartPanel(actions, this);
@@ -47,7 +46,8 @@ QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const Repeatabilit
     left->addWidget(new CautionsPanel(m_document, dialogs, out), 1);
     m_below = new QBoxLayout(QBoxLayout::LeftToRight);
     m_below->setSpacing(px(8));
-    m_below->addWidget(new OrderPanel(m_document, look, dialogs, log, out), 3);
+    m_order = new OrderPanel(m_document, look, dialogs, log, out);
+    m_below->addWidget(m_order, 3);
     auto* side = new QVBoxLayout;
     side->setSpacing(px(8));
     side->addWidget(new WindowsPanel(m_document, out));
@@ -71,7 +71,7 @@ QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const Repeatabilit
 /// Where the window is narrow the control windows stand below the order of the pulls.
 void PreparePage::resizeEvent(QResizeEvent* event) {
     m_below->setDirection(event->size().width() < px(kNarrow) ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
-    QWidget::resizeEvent(event);
+    PageView::resizeEvent(event);
 }
 
 /// What was really done between the sets, as it was noted on Pull.

@@ -2,11 +2,12 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/document/repeatability_log.h"
+#include "app/frame/page.h"
 #include "app/look/theme.h"
 #include "app/prepare/article_panel.h"
-#include "app/prepare/repeatability_log.h"
-#include "app/shell/action_registry.h"
-#include "app/shell/start_panel.h"
+#include "app/prepare/order_panel.h"
+#include "app/prepare/start_panel.h"
 
 #include <QBoxLayout>
 #include <QStackedLayout>
@@ -15,13 +16,14 @@
 namespace hillrun {
 
 /// What is to be found out, with what, in which order, and how: the day before its first pull.
-class PreparePage : public QWidget {
+class PreparePage : public PageView {
     Q_OBJECT
 public:
     PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                 const RepeatabilityLog& log, QWidget* parent = nullptr);
     void editArticle() { m_article->editArticle(); }
     [[nodiscard]] StartPanel& start() { return *m_start; }
+    [[nodiscard]] OrderStrip& order() { return m_order->strip(); }
 
 protected:
     void resizeEvent(QResizeEvent* event) override;
@@ -31,6 +33,7 @@ private:
     QWidget* makeChanges();
     DayDocument& m_document;
     ArticlePanel* m_article = nullptr;
+    OrderPanel* m_order = nullptr;
     StartPanel* m_start = nullptr;
     QBoxLayout* m_below = nullptr;
     QStackedLayout* m_stack = nullptr;

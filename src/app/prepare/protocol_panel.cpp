@@ -36,7 +36,8 @@ ProtocolPanel::ProtocolPanel(DayDocument& document, QWidget* parent) : QWidget(p
 
 template <class Change> void ProtocolPanel::bind(NumberField* field, const QString& what, Change change) {
     connect(field, &NumberField::edited, this, [this, what, change](std::optional<double> value) {
-        m_document.edit(what, [&](TestDay& day) { change(day.plan, value); });
+        m_document.edit(
+            what, [&](TestDay& day) { change(day.plan, value); }, u"protocol "_s + what);
     });
 }
 

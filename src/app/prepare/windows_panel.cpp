@@ -72,10 +72,13 @@ void WindowsPanel::addRow(size_t i, const ControlWindow& window) {
     low->show(window.low);
     high->show(window.high);
     connect(low, &NumberField::edited, this, [this, i](std::optional<double> value) {
-        m_document.edit(tr("Change a window"), [&](TestDay& day) { day.controlWindows[i].low = value; });
+        m_document.edit(
+            tr("Change a window"), [&](TestDay& day) { day.controlWindows[i].low = value; }, u"window low %1"_s.arg(i));
     });
     connect(high, &NumberField::edited, this, [this, i](std::optional<double> value) {
-        m_document.edit(tr("Change a window"), [&](TestDay& day) { day.controlWindows[i].high = value; });
+        m_document.edit(
+            tr("Change a window"), [&](TestDay& day) { day.controlWindows[i].high = value; },
+            u"window high %1"_s.arg(i));
     });
     connect(gone, &QPushButton::clicked, this, [this, i] {
         m_document.edit(tr("Remove a window"), [&](TestDay& day) {

@@ -12,26 +12,6 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
-std::vector<NamedLink> keptLinks(const SettingsStore& settings) {
-    std::vector<NamedLink> out;
-    for (const QString& line : settings.get(settings::kLinks)) {
-        const QStringList parts = line.split(u'\t');
-        if (parts.size() != 3)
-            continue;
-        if (const auto address = linkAddressFrom(parts[1]))
-            out.push_back({parts[0], *address, parts[2] == u"1"_s});
-    }
-    return out;
-}
-
-void keepLinks(SettingsStore& settings, const std::vector<NamedLink>& links) {
-    QStringList lines;
-    for (const NamedLink& link : links)
-        lines << QStringList{QString(link.name).replace(u'\t', u' '), link.address.text(), link.inUse ? u"1"_s : u"0"_s}
-                     .join(u'\t');
-    settings.set(settings::kLinks, lines);
-}
-
 LinksDialog::LinksDialog(std::vector<NamedLink> links, QWidget* parent) : QDialog(parent), m_links(std::move(links)) {
     setObjectName(u"linksDialog"_s);
     setWindowTitle(tr("Connections"));

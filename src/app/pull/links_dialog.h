@@ -2,9 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/frame/kept_links.h"
 #include "app/look/fields.h"
-#include "app/shell/settings.h"
-#include "cell/link_address.h"
 #include "cell/link_tester.h"
 
 #include <QCheckBox>
@@ -15,18 +14,6 @@
 #include <QPushButton>
 
 namespace hillrun {
-
-/// A connection that was given a name.
-struct NamedLink {
-    QString name;
-    LinkAddress address;
-    bool inUse = true;
-    bool operator==(const NamedLink&) const = default;
-};
-
-/// Connections as they are kept between runs.
-std::vector<NamedLink> keptLinks(const SettingsStore& settings);
-void keepLinks(SettingsStore& settings, const std::vector<NamedLink>& links);
 
 /// Edits the connections by name; a test says in words what was received.
 class LinksDialog : public QDialog {

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/pull/live_content.h"
 
-#include "app/check/check_content.h"
+#include "app/document/results.h"
 #include "app/look/words.h"
 
 using namespace Qt::StringLiterals;

@@ -17,10 +17,9 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
-PullPage::PullPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, Dialogs& dialogs,
-                   SettingsStore& settings, QWidget* parent)
-    : QWidget(parent), m_document(document), m_selection(selection), m_look(look), m_dialogs(dialogs),
-      m_settings(settings), m_flow(document, m_service) {
+PullPage::PullPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, CellService& cell,
+                   PullFlow& flow, QWidget* parent)
+    : PageView(parent), m_document(document), m_selection(selection), m_look(look), m_cell(cell), m_flow(flow) {
     setObjectName(u"pullPage"_s);
     auto* whole = new QHBoxLayout(this);
     whole->setContentsMargins(px(16), px(12), px(16), px(12));
@@ -28,19 +27,9 @@ PullPage::PullPage(DayDocument& document, Selection& selection, Look& look, Acti
     whole->addWidget(makeLeft(actions));
     whole->addWidget(makeMiddle(), 1);
     whole->addWidget(makeRight(actions));
-    connect(&m_service, &CellService::changed, this, &PullPage::refresh);
-    connect(&m_flow, &PullFlow::changed, this, [this] {
-        refreshPlan();
-        Q_EMIT stateChanged();
-    });
-    connect(&m_flow, &PullFlow::slipReady, this, [this] { m_selection.setPull(m_flow.slip()->pull); });
-    connect(&m_flow, &PullFlow::notSaved, this, [this](const QString& why) {
-        m_dialogs.showError(this, tr("The pull is kept in memory and in its journal, but could not be saved"), why);
-    });
-    connect(&m_flow, &PullFlow::belongsElsewhere, this, [this](const QString& pull) {
-        m_dialogs.showError(this, tr("%1 belongs to a day that is no longer open").arg(pull),
-                            tr("It is kept, and offered when that day is opened again."));
-    });
+    connect(&m_cell, &CellService::changed, this, &PullPage::refresh);
+    connect(&m_cell, &CellService::linksSet, this, &PullPage::refresh);
+    connect(&m_flow, &PullFlow::changed, this, &PullPage::refreshPlan);
     connect(&m_selection, &Selection::viewChanged, this, &PullPage::refreshPlan);
     connect(&m_look, &Look::changed, this, &PullPage::refreshPlan);
     refreshPlan();
@@ -183,68 +172,9 @@ QWidget* PullPage::makeRight(ActionRegistry& actions) {
     whole->addWidget(next.frame);
 
     m_slip = new SlipPanel(m_document, m_flow, m_look, largeButton(actions, "pull.keep", right),
-                           largeButton(actions, "check.use", right), right);
+                           largeButton(actions, "pull.set_aside", right), right);
     whole->addWidget(m_slip, 1);
     return right;
-}
-
-void PullPage::setLinks(const std::vector<LinkAddress>& addresses) {
-    m_hasLinks = !addresses.empty();
-    m_service.setLinks(addresses);
-    Q_EMIT stateChanged();
-}
-
-void PullPage::useKeptLinks() {
-    std::vector<LinkAddress> addresses;
-    for (const NamedLink& link : keptLinks(m_settings))
-        if (link.inUse)
-            addresses.push_back(link.address);
-    setLinks(addresses);
-}
-
-void PullPage::editLinks() {
-    auto* dialog = new LinksDialog(keptLinks(m_settings), this);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QDialog::accepted, this, [this, dialog] {
-        keepLinks(m_settings, dialog->links());
-        useKeptLinks();
-    });
-    dialog->open();
-}
-
-void PullPage::toggleArm() {
-    if (m_flow.armed())
-        return m_flow.disarm();
-    if (m_document.path().empty())
-        Q_EMIT needsPlace();
-    m_flow.arm();
-}
-
-void PullPage::toggleByHand() {
-    const RecorderState state = m_service.now()->recorder;
-    if (state == RecorderState::Running || state == RecorderState::Ending)
-        return m_flow.endByHand();
-    if (m_document.path().empty())
-        Q_EMIT needsPlace();
-    m_flow.startByHand();
-}
-
-void PullPage::askChange() {
-    const TestDay& day = m_document.day();
-    const PlanProgress plan = m_flow.progress();
-    const auto answer =
-        m_dialogs.askBuildChange(this, day, m_flow.fitted(), plan.needsChange ? plan.build : m_flow.fitted());
-    if (answer)
-        m_flow.changeBuild(answer->to, answer->note);
-}
-
-void PullPage::keep() { m_flow.keep(); }
-
-void PullPage::askSetAside() {
-    if (!m_flow.slip())
-        return;
-    if (const auto reason = m_dialogs.askReason(this, qs(m_flow.slip()->pull)))
-        m_flow.setAside(*reason);
 }
 
 void PullPage::typeWeather() {
@@ -253,13 +183,13 @@ void PullPage::typeWeather() {
 }
 
 void PullPage::refresh() {
-    const LiveSnapshotPtr live = m_service.now();
+    const LiveSnapshotPtr live = m_cell.now();
     const GateClock clock{m_flow.clock_s(), m_flow.lastPullEnded_s(), m_flow.weatherAge_s()};
     m_gates->setGates(gatesOf(m_document.day(), *live, clock));
-    const bool pulling = live->recorder == RecorderState::Running || live->recorder == RecorderState::Ending;
-    const QString verdict = pulling      ? tr("The pull runs")
-                            : m_hasLinks ? gateVerdict(m_gates->gates())
-                                         : tr("No cell connected");
+    const bool pulling = m_cell.pulling();
+    const QString verdict = pulling             ? tr("The pull runs")
+                            : m_cell.hasLinks() ? gateVerdict(m_gates->gates())
+                                                : tr("No cell connected");
     if (m_verdict->text() != verdict) {
         m_verdict->setText(verdict);
         speakNow(m_verdict);
@@ -275,7 +205,6 @@ void PullPage::refresh() {
     if (pulling != m_wasPulling) {
         m_wasPulling = pulling;
         refreshPlan();
-        Q_EMIT stateChanged();
     }
 }
 
@@ -367,7 +296,7 @@ void PullPage::refreshNumbers(const LiveSnapshot& live) {
 }
 
 void PullPage::showEvent(QShowEvent* event) {
-    QWidget::showEvent(event);
+    PageView::showEvent(event);
     refreshPlan();
 }
 
@@ -396,7 +325,7 @@ void PullPage::refreshBoard(const LiveSnapshot& live) {
 void PullPage::refreshPlan() {
     const TestDay& day = m_document.day();
     const PlanProgress plan = m_flow.progress();
-    const LiveSnapshotPtr live = m_service.now();
+    const LiveSnapshotPtr live = m_cell.now();
     const std::string fitted = m_flow.fitted();
     const bool undecided = m_flow.slip() && m_flow.slip()->suspicious && !m_flow.slipAnswered();
     m_next->setText(!m_document.isOpen() ? tr("No day is open")

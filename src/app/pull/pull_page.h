@@ -3,15 +3,13 @@
 #pragma once
 
 #include "app/board/board.h"
+#include "app/document/pull_flow.h"
 #include "app/document/selection.h"
+#include "app/frame/page.h"
 #include "app/look/fields.h"
 #include "app/pull/gate_list.h"
-#include "app/pull/links_dialog.h"
 #include "app/pull/live_trail.h"
-#include "app/pull/pull_flow.h"
 #include "app/pull/slip_panel.h"
-#include "app/shell/action_registry.h"
-#include "app/shell/dialogs.h"
 
 #include <QElapsedTimer>
 #include <QToolButton>
@@ -20,28 +18,11 @@ namespace hillrun {
 
 /// The day as it is run: gates, the live trace over the ghost of the last good pull, what is next, and after each pull
 /// its slip. Few words, large; every step has a key.
-class PullPage : public QWidget {
+class PullPage : public PageView {
     Q_OBJECT
 public:
-    PullPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, Dialogs& dialogs,
-             SettingsStore& settings, QWidget* parent = nullptr);
-
-    [[nodiscard]] PullFlow& flow() { return m_flow; }
-    [[nodiscard]] CellService& service() { return m_service; }
-    void setLinks(const std::vector<LinkAddress>& addresses);
-    void useKeptLinks();
-    void editLinks();
-    void toggleArm();
-    void toggleByHand();
-    void askChange();
-    void keep();
-    void askSetAside();
-    [[nodiscard]] bool hasSlip() const { return m_flow.slip().has_value(); }
-    [[nodiscard]] bool hasLinks() const { return m_hasLinks; }
-
-Q_SIGNALS:
-    void stateChanged();
-    void needsPlace(); ///< the day must be saved somewhere before a pull can be recorded
+    PullPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, CellService& cell,
+             PullFlow& flow, QWidget* parent = nullptr);
 
 protected:
     void showEvent(QShowEvent* event) override;
@@ -66,11 +47,8 @@ private:
     DayDocument& m_document;
     Selection& m_selection;
     Look& m_look;
-    Dialogs& m_dialogs;
-    SettingsStore& m_settings;
-    CellService m_service;
-    PullFlow m_flow;
-    bool m_hasLinks = false;
+    CellService& m_cell;
+    PullFlow& m_flow;
     bool m_wasPulling = false;
 
     QLabel* m_links = nullptr;

@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/document/pull_flow.h"
 #include "app/look/theme.h"
-#include "app/pull/pull_flow.h"
 
 #include <QLabel>
 #include <QToolButton>

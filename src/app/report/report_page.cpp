@@ -10,6 +10,7 @@
 #include "formats/day_store.h"
 #include "report/render.h"
 
+#include <QBuffer>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPushButton>
@@ -35,11 +36,25 @@ private:
     const ReportPage& m_page;
 };
 
+report::Letterhead letterheadOf(const SettingsStore& settings) {
+    report::Letterhead out;
+    out.workshop = settings.get(settings::kWorkshop).toStdString();
+    for (const QString& line : settings.get(settings::kAddress).split(u'\n', Qt::SkipEmptyParts))
+        out.address.push_back(line.trimmed().toStdString());
+    const QString picture = settings.get(settings::kLogo);
+    if (const QImage logo = picture.isEmpty() ? QImage() : QImage(picture); !logo.isNull()) {
+        QBuffer bytes;
+        logo.save(&bytes, "PNG");
+        out.png = bytes.data().toStdString();
+    }
+    return out;
+}
+
 } // namespace
 
 ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
                        QWidget* parent)
-    : QWidget(parent), m_document(document), m_selection(selection), m_look(look) {
+    : PageView(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"reportPage"_s);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(px(16), px(12), px(16), px(12));
@@ -109,9 +124,9 @@ std::optional<report::Page> ReportPage::sheet() const {
     return report::laidOut(drawn, m_paperKind, m_head);
 }
 
-void ReportPage::setPaper(report::Paper paper, report::Letterhead head) {
-    m_paperKind = paper;
-    m_head = std::move(head);
+void ReportPage::recall(const SettingsStore& settings) {
+    m_paperKind = settings.get(settings::kPaper) == u"letter"_s ? report::Paper::Letter : report::Paper::A4;
+    m_head = letterheadOf(settings);
     refresh();
 }
 
@@ -162,12 +177,12 @@ void ReportPage::refresh() {
 }
 
 void ReportPage::resizeEvent(QResizeEvent* event) {
-    QWidget::resizeEvent(event);
+    PageView::resizeEvent(event);
     refresh();
 }
 
 void ReportPage::showEvent(QShowEvent* event) {
-    QWidget::showEvent(event);
+    PageView::showEvent(event);
     refresh();
 }
 

@@ -4,8 +4,8 @@
 
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
+#include "app/frame/page.h"
 #include "app/look/theme.h"
-#include "app/shell/action_registry.h"
 #include "report/letterhead.h"
 #include "report/sheet.h"
 
@@ -17,7 +17,7 @@
 namespace hillrun {
 
 /// The sheet as it will print; sections on and off; PDF, CSV and package out.
-class ReportPage : public QWidget {
+class ReportPage : public PageView {
     Q_OBJECT
 public:
     ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
@@ -26,7 +26,8 @@ public:
     [[nodiscard]] std::optional<report::Page> sheet() const;
     /// Writes what is shown. Throws DataError.
     void exportPdf(const std::filesystem::path& target) const;
-    void setPaper(report::Paper paper, report::Letterhead head);
+    /// Paper and letterhead.
+    void recall(const SettingsStore& settings) override;
     /// On paper, as large as fits.
     void print(QPrinter& printer) const;
     void exportCsv(const std::filesystem::path& target) const;

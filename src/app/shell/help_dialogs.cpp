@@ -18,30 +18,9 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-/// Keys that belong to a widget that has the focus, and are no commands of the window.
-struct LocalKey {
-    const char* keys;
-    const char* what;
-};
-
-constexpr LocalKey kLocalKeys[] = {
-    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Left, Right"),
-     QT_TRANSLATE_NOOP("hillrun::KeySheet", "On a board: move the cursor. On the day strip: the pull before or after")},
-    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Up, Down"),
-     QT_TRANSLATE_NOOP("hillrun::KeySheet",
-                       "On Compare's boards: the build to look at. In a number: one more or less")},
-    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "[ and ]"),
-     QT_TRANSLATE_NOOP("hillrun::KeySheet",
-                       "At the cursor: on Check the pull begins and ends there, on Compare a band")},
-    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Delete"),
-     QT_TRANSLATE_NOOP("hillrun::KeySheet", "On a band: take it out. On the order of the pulls: take one out")},
-    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Ctrl+Left, Ctrl+Right, Insert"),
-     QT_TRANSLATE_NOOP("hillrun::KeySheet", "On the order of the pulls: move one, double one")},
-    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "S, J, [, ]"),
-     QT_TRANSLATE_NOOP("hillrun::KeySheet", "In the picture of a file: split, join, trim its pulls")},
-    {QT_TRANSLATE_NOOP("hillrun::KeySheet", "Escape"),
-     QT_TRANSLATE_NOOP("hillrun::KeySheet", "In a number: take the typing back. Elsewhere: close the window on top")},
-};
+QString keysText(const QList<QKeySequence>& keys) {
+    return QKeySequence::listToString(keys, QKeySequence::NativeText).replace(u"; "_s, u", "_s);
+}
 
 QDialogButtonBox* closeButton(QDialog* dialog) {
     auto* out = new QDialogButtonBox(dialog);
@@ -74,12 +53,16 @@ KeySheet::KeySheet(const ActionRegistry& actions, QWidget* parent) : QDialog(par
         table->setItem(row, 0, new QTableWidgetItem(keys));
         table->setItem(row, 1, new QTableWidgetItem(what));
     };
+    const auto where = [&actions](const ActionScope& scope) { // what it is called on the rail
+        const QAction* page = scope.page.empty() ? nullptr : actions.find("page." + std::string(scope.page));
+        return page ? page->text() + u": "_s : QString();
+    };
     for (const QAction* action : actions.all())
         if (!action->shortcuts().isEmpty())
-            add(QKeySequence::listToString(action->shortcuts(), QKeySequence::NativeText).replace(u"; "_s, u", "_s),
-                action->text().remove(u'&'));
-    for (const LocalKey& key : kLocalKeys)
-        add(tr(key.keys), tr(key.what));
+            add(keysText(action->shortcuts()),
+                where(actions.scope(action->objectName().toStdString())) + action->text().remove(u'&'));
+    for (const WidgetKeys& keys : actions.widgetKeys())
+        add(keysText(keys.keys), where(keys.scope) + keys.what);
     table->resizeColumnToContents(0);
     QTimer::singleShot(0, table, &QTableView::resizeRowsToContents); // once the columns have their widths
     auto* column = new QVBoxLayout(this);

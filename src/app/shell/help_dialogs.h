@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/shell/action_registry.h"
+#include "app/frame/action_registry.h"
 
 #include <QDialog>
 

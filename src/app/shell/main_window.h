@@ -2,34 +2,25 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/check/check_page.h"
-#include "app/compare/compare_page.h"
-#include "app/document/day_document.h"
-#include "app/document/selection.h"
-#include "app/prepare/prepare_page.h"
-#include "app/pull/pull_page.h"
-#include "app/report/report_page.h"
-#include "app/shell/action_state.h"
-#include "app/shell/day_files.h"
+#include "app/files/day_files.h"
+#include "app/frame/notice_bar.h"
+#include "app/frame/page.h"
 #include "app/shell/day_strip.h"
-#include "app/shell/dialogs.h"
-#include "app/shell/notice_bar.h"
-#include "app/shell/settings.h"
 #include "app/shell/step_rail.h"
 #include "app/shell/top_bar.h"
-#include "app/workbench/bench_page.h"
 
+#include <map>
 #include <QMainWindow>
 #include <QMenu>
 #include <QStackedWidget>
 
 namespace hillrun {
 
-/// Puts the parts together: bars, strip, rail and pages around the open day.
-class MainWindow : public QMainWindow {
+/// Puts the parts together: bars, strip, rail and pages around the open day. Of the pages it knows their specs only.
+class MainWindow : public QMainWindow, public PageHost {
     Q_OBJECT
 public:
-    explicit MainWindow(Dialogs& dialogs);
+    MainWindow(Dialogs& dialogs, SettingsStore& settings, CellService& cell);
     ~MainWindow() override;
 
     void openDay(const std::filesystem::path& path);
@@ -41,12 +32,15 @@ public:
     void offerKept();
     /// The session ends without a question (logout, SIGTERM): everything unsaved is kept and offered at the next start.
     void keepForLater();
-    void showPage(Page page);
+    PageView& page(PageId id) override;
+    void showPage(PageId id) override;
+    [[nodiscard]] PageId pageShown() const;
     void setDark(bool dark);
     [[nodiscard]] DayDocument& document() { return m_document; }
     [[nodiscard]] Selection& selection() { return m_selection; }
-    [[nodiscard]] PullPage& pullPage() { return pull(); }
-    [[nodiscard]] Page page() const { return m_page; }
+    [[nodiscard]] PullFlow& flow() { return m_flow; }
+    [[nodiscard]] CellService& cell() { return m_cell; }
+    [[nodiscard]] ActionRegistry& registry() { return *m_actions; }
 
 protected:
     void closeEvent(QCloseEvent* event) override;
@@ -54,62 +48,55 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    void declareActions();
-    void declareDayActions();
-    void declareViewActions();
-    void declareCheckActions();
-    void declarePullActions();
+    // The commands that belong to no page (shell_actions.cpp).
+    void declareActions(const Workplace& at);
+    void declareDayActions(const Workplace& at);
+    void declareViewActions(const Workplace& at);
+    void declarePageActions();
+    void declareHelp();
+    void openGuide();
     void beginTour();
     void editSettings();
-    void applyPreferences();
+    QMenu* makeDayMenu(QWidget* parent);
+
     void makeParts();
     void dropParts();
     void speakAnew();
+    void layOut(QWidget* central);
+    [[nodiscard]] Workplace workplace();
+    [[nodiscard]] int placeOf(PageId id) const; ///< on the rail; -1 for a page that is not there
     void stepPage(int by);
-    void print();
-    QMenu* makeDayMenu();
-    void layOut();
-    // A page is made when it is first needed.
-    PreparePage& prepare();
-    PullPage& pull();
-    CheckPage& check();
-    ComparePage& compare();
-    ReportPage& report();
-    BenchPage& bench();
-    void make(Page page);
-    template <class Made> Made& placed(Made*& page, Page at, Made* made);
+    void applyPreferences();
     void connectDocument();
     void connectParts();
     void applyLook();
     void restoreState();
     void rememberState();
+    void refresh(); ///< title and actions
     void refreshTitle();
     void refreshActions();
     [[nodiscard]] WindowState state() const;
 
     Dialogs& m_dialogs;
-    SettingsStore m_settings;
+    SettingsStore& m_settings;
+    CellService& m_cell;
     Look m_look;
     QString m_language; ///< as it is kept: desktop or a code
     QString m_theme;    ///< as it is kept: desktop, light or dark
     RepeatabilityLog m_repeatability;
     DayDocument m_document;
     Selection m_selection;
+    PullFlow m_flow;
+    std::vector<PageSpec> m_specs;
+    std::map<PageId, PageView*> m_made; ///< a page is made when it is first needed
+    int m_shown = 0;                    ///< place of the page
     ActionRegistry* m_actions = nullptr;
-    QMenu* m_recentMenu = nullptr;
     TopBar* m_topBar = nullptr;
     NoticeBar* m_notice = nullptr;
     DayStrip* m_strip = nullptr;
     StepRail* m_rail = nullptr;
     QStackedWidget* m_pages = nullptr;
     DayFiles* m_files = nullptr;
-    PreparePage* m_prepare = nullptr; ///< pages: null until they are needed
-    PullPage* m_pull = nullptr;
-    CheckPage* m_check = nullptr;
-    ComparePage* m_compare = nullptr;
-    ReportPage* m_report = nullptr;
-    BenchPage* m_bench = nullptr;
-    Page m_page = Page::Compare;
 };
 
 } // namespace hillrun

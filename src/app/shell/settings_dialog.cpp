@@ -9,13 +9,10 @@
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "core/weather/standards.h"
-#include "formats/file_io.h"
 #include "words/language.h"
 
 #include <algorithm>
 #include <QDialogButtonBox>
-#include <QJsonDocument>
-#include <QJsonObject>
 #include <QPushButton>
 
 namespace fs = std::filesystem;
@@ -24,8 +21,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr double kSmoothings[] = {50.0, 100.0, 150.0, 200.0, 300.0};
-const QString kFileKind = u"hillrun-settings"_s;
 const char* const kThemes[] = {"desktop", "light", "dark"};
 const char* const kPapers[] = {"a4", "letter"};
 
@@ -36,63 +31,7 @@ template <size_t N> int placeIn(const char* const (&names)[N], const QString& na
     return 0;
 }
 
-QString textAt(const QJsonObject& object, const QString& key, const QString& otherwise) {
-    return object[key].isString() ? object[key].toString() : otherwise;
-}
-
 } // namespace
-
-Preferences readPreferences(const SettingsStore& store) {
-    return {store.get(settings::kLanguage),   store.get(settings::kTheme),     store.get(settings::kUnits),
-            store.get(settings::kStandard),   store.get(settings::kSmoothing), store.get(settings::kDrift),
-            store.get(settings::kDaysFolder), store.get(settings::kPaper),     store.get(settings::kWorkshop),
-            store.get(settings::kAddress),    store.get(settings::kLogo)};
-}
-
-void keepPreferences(SettingsStore& store, const Preferences& p) {
-    store.set(settings::kLanguage, p.language);
-    store.set(settings::kTheme, p.theme);
-    store.set(settings::kUnits, p.units);
-    store.set(settings::kStandard, p.standard);
-    store.set(settings::kSmoothing, p.smoothing_rpm);
-    store.set(settings::kDrift, p.drift);
-    store.set(settings::kDaysFolder, p.daysFolder);
-    store.set(settings::kPaper, p.paper);
-    store.set(settings::kWorkshop, p.workshop);
-    store.set(settings::kAddress, p.address);
-    store.set(settings::kLogo, p.logo);
-}
-
-void exportPreferences(const Preferences& p, const fs::path& target) {
-    const QJsonObject out{
-        {u"kind"_s, kFileKind},      {u"language"_s, p.language},      {u"theme"_s, p.theme},
-        {u"units"_s, p.units},       {u"standard"_s, p.standard},      {u"smoothing_rpm"_s, p.smoothing_rpm},
-        {u"drift"_s, p.drift},       {u"days_folder"_s, p.daysFolder}, {u"paper"_s, p.paper},
-        {u"workshop"_s, p.workshop}, {u"address"_s, p.address},        {u"logo"_s, p.logo}};
-    writeFileSafely(target, QJsonDocument(out).toJson().toStdString());
-}
-
-Preferences importPreferences(const fs::path& file, const Preferences& now) {
-    const QJsonObject in = QJsonDocument::fromJson(QByteArray::fromStdString(readFileText(file))).object();
-    if (in[u"kind"].toString() != kFileKind)
-        throw DataError(Problem::BadValue, {std::string("kind"), Statement{"not_allowed.settings"}},
-                        {.file = file.string()});
-    Preferences out = now;
-    out.language = textAt(in, u"language"_s, now.language);
-    out.theme = textAt(in, u"theme"_s, now.theme);
-    out.units = std::clamp(in[u"units"].toInt(now.units), 0, 2);
-    out.standard = textAt(in, u"standard"_s, now.standard);
-    (void)standardNamed(out.standard.toStdString()); // throws for one that is not known
-    const double smoothing = in[u"smoothing_rpm"].toDouble(now.smoothing_rpm);
-    out.smoothing_rpm = smoothing >= 10.0 && smoothing <= 1000.0 ? smoothing : now.smoothing_rpm;
-    out.drift = std::clamp(in[u"drift"].toInt(now.drift), 0, 2);
-    out.daysFolder = textAt(in, u"days_folder"_s, now.daysFolder);
-    out.paper = textAt(in, u"paper"_s, now.paper);
-    out.workshop = textAt(in, u"workshop"_s, now.workshop);
-    out.address = textAt(in, u"address"_s, now.address);
-    out.logo = textAt(in, u"logo"_s, now.logo);
-    return out;
-}
 
 SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs, QWidget* parent)
     : QDialog(parent), m_dialogs(dialogs) {
@@ -162,12 +101,13 @@ QWidget* SettingsDialog::makeFigures() {
     m_theme = choice(*form, u"themeSetting"_s, tr("Colours"));
     m_theme->addItems({tr("as the desktop"), tr("light"), tr("dark")});
     m_units = choice(*form, u"unitsSetting"_s, tr("Units"));
-    m_units->addItems({tr("kW \u00B7 N\u00B7m"), tr("hp \u00B7 lbf·ft"), tr("PS \u00B7 N\u00B7m")});
+    for (const DisplayUnits& units : kUnitChoices)
+        m_units->addItem(unitChoiceText(units));
     m_standard = choice(*form, u"standardSetting"_s, tr("Air standard"));
     for (const StandardInfo& info : standards())
         m_standard->addItem(QString::fromUtf8(info.title), QString::fromUtf8(info.name));
     m_smoothing = choice(*form, u"smoothingSetting"_s, tr("Smoothing"));
-    for (const double width : kSmoothings)
+    for (const double width : kSmoothingChoices_rpm)
         m_smoothing->addItem(tr("%1 rpm").arg(width), width);
     m_drift = choice(*form, u"driftSetting"_s, tr("Drift"));
     m_drift->addItems({tr("steady"), tr("cautious"), tr("jumps")});

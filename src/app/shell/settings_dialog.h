@@ -2,11 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/shell/dialogs.h"
-#include "app/shell/settings.h"
-#include "core/compare/analyse.h"
+#include "app/frame/dialogs.h"
+#include "app/frame/preferences.h"
 
-#include <filesystem>
 #include <functional>
 #include <QCheckBox>
 #include <QComboBox>
@@ -16,30 +14,6 @@
 #include <QPlainTextEdit>
 
 namespace hillrun {
-
-/// What can be chosen once for all days, as it is kept.
-struct Preferences {
-    QString language; ///< desktop, or a code such as de
-    QString theme;    ///< desktop, light or dark
-    int units = 0;    ///< the row of the units' choice
-    QString standard; ///< its stable name
-    double smoothing_rpm = 100.0;
-    int drift = 0; ///< DriftAllowance
-    QString daysFolder;
-    QString paper; ///< a4 or letter
-    QString workshop;
-    QString address; ///< a line each
-    QString logo;    ///< path of a picture
-    bool operator==(const Preferences&) const = default;
-};
-
-Preferences readPreferences(const SettingsStore& store);
-void keepPreferences(SettingsStore& store, const Preferences& preferences);
-
-/// Writes them as a file that another bench can read. Throws DataError.
-void exportPreferences(const Preferences& preferences, const std::filesystem::path& target);
-/// Reads such a file; what it does not say stays as in `now`. Throws DataError when it is none.
-Preferences importPreferences(const std::filesystem::path& file, const Preferences& now);
 
 /// One dialog for all of them, with export and import as a file. Nothing is taken over before "Take over".
 class SettingsDialog : public QDialog {

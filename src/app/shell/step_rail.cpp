@@ -10,17 +10,19 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
-StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) : QWidget(parent), m_look(look) {
+StepRail::StepRail(Look& look, const std::vector<PageSpec>& pages, const ActionRegistry& actions, QWidget* parent)
+    : QWidget(parent), m_look(look) {
     setObjectName(u"stepRail"_s);
     setAttribute(Qt::WA_StyledBackground);
     setFixedWidth(px(92));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, px(8), 1, px(8));
     column->setSpacing(px(4));
-    for (const char* step : {"prepare", "pull", "check", "compare", "report", "bench"}) {
-        const QAction* action = actions.get((std::string("page.") + step).c_str());
+    for (const PageSpec& page : pages) {
+        const QString step = QString::fromStdString(std::string(page.id));
+        const QAction* action = actions.get("page." + std::string(page.id));
         auto* button = new QToolButton(this);
-        button->setObjectName(u"step_"_s + QLatin1StringView(step));
+        button->setObjectName(u"step_"_s + step);
         button->setProperty("step", true);
         button->setText(action->text());
         button->setToolTip(action->toolTip());
@@ -30,10 +32,10 @@ StepRail::StepRail(Look& look, const ActionRegistry& actions, QWidget* parent) :
         button->setIconSize({px(26), px(26)});
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         connect(button, &QToolButton::clicked, action, &QAction::trigger);
-        if (std::string_view(step) == "bench")
-            column->addStretch(1); // beside the steps of a day
+        if (page.besideTheDay)
+            column->addStretch(1);
         column->addWidget(button);
-        m_steps.emplace_back(button, QLatin1StringView(step));
+        m_steps.emplace_back(button, step);
     }
     connect(&m_look, &Look::changed, this, &StepRail::refreshIcons);
     refreshIcons();

@@ -2,8 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/frame/page.h"
 #include "app/look/theme.h"
-#include "app/shell/action_registry.h"
 
 #include <QToolButton>
 #include <QWidget>
@@ -14,7 +14,7 @@ namespace hillrun {
 class StepRail : public QWidget {
     Q_OBJECT
 public:
-    StepRail(Look& look, const ActionRegistry& actions, QWidget* parent = nullptr);
+    StepRail(Look& look, const std::vector<PageSpec>& pages, const ActionRegistry& actions, QWidget* parent = nullptr);
     void setCurrent(int step);
 
 protected:

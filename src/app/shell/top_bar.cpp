@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/shell/top_bar.h"
 
+#include "app/frame/preferences.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
@@ -14,18 +15,6 @@
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
-namespace {
-
-constexpr double kSmoothings[] = {50.0, 100.0, 150.0, 200.0, 300.0};
-const std::pair<const char*, DisplayUnits> kUnitChoices[] = {
-    {"kW \xC2\xB7 N\xC2\xB7m", {PowerUnit::Kilowatt, TorqueUnit::NewtonMetre}},
-    {"hp \xC2\xB7 lbf\xC2\xB7"
-     "ft",
-     {PowerUnit::Horsepower, TorqueUnit::PoundFoot}},
-    {"PS \xC2\xB7 N\xC2\xB7m", {PowerUnit::MetricHorsepower, TorqueUnit::NewtonMetre}},
-};
-
-} // namespace
 
 TopBar::TopBar(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QMenu* dayMenu,
                QWidget* parent)
@@ -119,7 +108,7 @@ QComboBox* TopBar::makeChoice(const QString& name, const QString& label, const Q
 void TopBar::fillChoices() {
     for (const StandardInfo& info : standards())
         m_standard->addItem(QString::fromUtf8(info.title), static_cast<int>(info.id));
-    for (const double width : kSmoothings)
+    for (const double width : kSmoothingChoices_rpm)
         m_smoothing->addItem(tr("%1 rpm").arg(width), width);
     for (const char* school :
          {QT_TR_NOOP("own rule"), QT_TR_NOOP("full"), QT_TR_NOOP("none"), QT_TR_NOOP("temp. only")})
@@ -131,8 +120,8 @@ void TopBar::fillChoices() {
                         [index](TestDay& day) { day.boostSchool = static_cast<BoostSchool>(index); });
     });
     m_allowance->addItems({tr("steady"), tr("cautious"), tr("jumps")});
-    for (const auto& [text, units] : kUnitChoices)
-        m_units->addItem(QString::fromUtf8(text));
+    for (const DisplayUnits& units : kUnitChoices)
+        m_units->addItem(unitChoiceText(units));
     auto change = [this](const auto& what) {
         AnalysisSettings settings = m_document.settings();
         what(settings);
@@ -150,16 +139,18 @@ void TopBar::fillChoices() {
         change([&](AnalysisSettings& s) { s.drift.allowance = static_cast<DriftAllowance>(index); });
     });
     connect(m_units, &QComboBox::activated, &m_selection,
-            [this](int index) { m_selection.setUnits(kUnitChoices[index].second); });
+            [this](int index) { m_selection.setUnits(kUnitChoices.at(static_cast<size_t>(index))); });
 }
 
 void TopBar::showSettings() {
     const AnalysisSettings& s = m_document.settings();
     m_standard->setCurrentIndex(static_cast<int>(s.reduce.standard));
-    m_smoothing->setCurrentIndex(std::max(0, m_smoothing->findData(s.reduce.smoothing_rpm)));
+    if (m_smoothing->findData(s.reduce.smoothing_rpm) < 0) // a width from a settings file
+        m_smoothing->addItem(tr("%1 rpm").arg(s.reduce.smoothing_rpm), s.reduce.smoothing_rpm);
+    m_smoothing->setCurrentIndex(m_smoothing->findData(s.reduce.smoothing_rpm));
     m_allowance->setCurrentIndex(static_cast<int>(s.drift.allowance));
     for (int i = 0; i < m_units->count(); ++i)
-        if (kUnitChoices[i].second == m_selection.units())
+        if (kUnitChoices.at(static_cast<size_t>(i)) == m_selection.units())
             m_units->setCurrentIndex(i);
 }
 

@@ -4,9 +4,9 @@
 
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
+#include "app/frame/action_registry.h"
 #include "app/look/elided_label.h"
 #include "app/look/theme.h"
-#include "app/shell/action_registry.h"
 
 #include <QComboBox>
 #include <QLabel>

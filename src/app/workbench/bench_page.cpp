@@ -58,7 +58,7 @@ void WeatherPanel::refresh() {
 }
 
 BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
-    : QWidget(parent), m_actions(actions) {
+    : PageView(parent), m_actions(actions) {
     setObjectName(u"benchPage"_s);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(8), px(16), px(12));
@@ -87,6 +87,32 @@ void BenchPage::showPart(int part) {
     m_parts->setCurrentIndex(part);
     m_actions.get("bench.air")->setChecked(part == 0);
     m_actions.get("bench.weather")->setChecked(part == 1);
+}
+
+PageSpec benchSpec() {
+    const auto declare = [](const Workplace& at) {
+        const auto page = [at]() -> BenchPage& { return pageOf<BenchPage>(at.host, "bench"); };
+        at.actions.add({.id = "bench.air",
+                        .text = BenchPage::tr("Air"),
+                        .tip = BenchPage::tr("One condition under every standard"),
+                        .scope = {"bench"}},
+                       &at.actions, [page] { page().showAir(); });
+        at.actions.add({.id = "bench.weather",
+                        .text = BenchPage::tr("Weather of the day"),
+                        .tip = BenchPage::tr("What the weather did, against the pulls"),
+                        .scope = {"bench"}},
+                       &at.actions, [page] { page().showWeather(); });
+    };
+    const auto make = [](const Workplace& at, QWidget* parent) -> PageView* {
+        return new BenchPage(at.document, at.selection, at.look, at.actions, parent);
+    };
+    return {.id = "bench",
+            .title = BenchPage::tr("Bench"),
+            .tip = BenchPage::tr("The air calculator, and the day's weather"),
+            .keys = {u"Ctrl+9"_s, u"Alt+B"_s},
+            .besideTheDay = true,
+            .make = make,
+            .declare = declare};
 }
 
 } // namespace hillrun

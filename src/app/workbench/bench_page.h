@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/shell/action_registry.h"
+#include "app/frame/page.h"
 #include "app/workbench/air_panel.h"
 
 #include <QStackedWidget>
@@ -24,7 +24,7 @@ private:
 };
 
 /// Calculators beside the day: the air, and what the air did through the day.
-class BenchPage : public QWidget {
+class BenchPage : public PageView {
     Q_OBJECT
 public:
     BenchPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
@@ -37,5 +37,8 @@ private:
     ActionRegistry& m_actions;
     QStackedWidget* m_parts = nullptr;
 };
+
+/// Bench, as the window knows it.
+PageSpec benchSpec();
 
 } // namespace hillrun

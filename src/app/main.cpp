@@ -28,7 +28,7 @@ struct PictureJob {
 /// Writes a picture of the window (or of a dialog above it) once it has settled.
 void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
     QTimer::singleShot(static_cast<int>(1000.0 * job.after_s), &window, [&window, job] {
-        QWidget* top = QApplication::activeModalWidget() ? QApplication::activeModalWidget() : &window;
+        QWidget* top = QApplication::activeWindow() ? QApplication::activeWindow() : &window;
         if (!top->grab().save(job.file))
             qWarning("could not write %s", qPrintable(job.file));
         if (!job.stay)

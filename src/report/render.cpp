@@ -13,6 +13,8 @@
 #include <memory>
 #include <numbers>
 #include <sstream>
+#include <string_view>
+#include <utility>
 
 namespace hillrun::report {
 namespace {
@@ -143,6 +145,39 @@ void drawPage(cairo_t* c, const Page& page) {
         std::visit([c](const auto& m) { draw(c, m); }, mark);
 }
 
+/// What a mark is to somebody who hears the page: words by their size, all else (and the figures along the axes) part
+/// of a picture. Names of standard structure types, ISO 32000-1, 14.8.4.
+const char* structureOf(const Mark& mark) {
+    constexpr double kTitle = 12.0;
+    constexpr double kAlongAxis = 7.5;
+    const auto* text = std::get_if<Text>(&mark);
+    if (!text || text->upwards || (text->mono && text->size <= kAlongAxis))
+        return "Figure";
+    if (text->size >= kTitle)
+        return "H1";
+    return text->bold ? "H2" : "P";
+}
+
+/// The page with its structure, in the order in which its marks were put down.
+void drawTagged(cairo_t* c, const Page& page) {
+    const char* open = nullptr; // a picture goes on over all its marks
+    for (const Mark& mark : page.marks) {
+        const char* kind = structureOf(mark);
+        const bool picture = std::string_view(kind) == "Figure";
+        if (open && !picture)
+            cairo_tag_end(c, std::exchange(open, nullptr));
+        if (!open)
+            cairo_tag_begin(c, kind, "");
+        std::visit([c](const auto& m) { draw(c, m); }, mark);
+        if (picture)
+            open = kind;
+        else
+            cairo_tag_end(c, kind);
+    }
+    if (open)
+        cairo_tag_end(c, open);
+}
+
 cairo_status_t append(void* out, const unsigned char* data, unsigned int size) {
     static_cast<std::string*>(out)->append(reinterpret_cast<const char*>(data), size);
     return CAIRO_STATUS_SUCCESS;
@@ -193,10 +228,12 @@ void writePdf(const std::vector<Page>& pages, const std::filesystem::path& targe
         cairo_pdf_surface_set_metadata(surface.get(), CAIRO_PDF_METADATA_TITLE, title.c_str());
         cairo_pdf_surface_set_metadata(surface.get(), CAIRO_PDF_METADATA_CREATOR, "Hill Run");
         const Context c(cairo_create(surface.get()));
+        cairo_tag_begin(c.get(), "Document", "");
         for (const Page& page : pages) {
-            drawPage(c.get(), page);
+            drawTagged(c.get(), page);
             cairo_show_page(c.get());
         }
+        cairo_tag_end(c.get(), "Document");
         cairo_surface_finish(surface.get());
         if (const auto status = cairo_surface_status(surface.get()); status != CAIRO_STATUS_SUCCESS)
             throw DataError(Problem::CannotWrite, {std::string(cairo_status_to_string(status))},

@@ -9,7 +9,7 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QRegularExpression>
-#include <QTextBlock>
+#include <QTextDocument>
 #include <QXmlStreamReader>
 #include <set>
 
@@ -139,6 +139,15 @@ TEST_CASE("F1 opens the guide at the page that is shown; links, search and the l
     words->clear();
     CHECK(list->count() == 10);
     CHECK(guide->topic() == u"bench"_s); // where one was
+}
+
+TEST_CASE("keys are called as the reader's keyboard calls them, whatever stands on them") {
+    CHECK(withNativeKeys(u"`Ctrl+Z` and `[` or `]`."_s) ==
+          u"**%1** and **\\[** or **\\]**."_s.arg(QKeySequence(u"Ctrl+Z"_s).toString(QKeySequence::NativeText)));
+    QTextDocument document;
+    document.setMarkdown(withNativeKeys(u"press `[` and `]`, or `Ctrl+?`."_s));
+    CHECK(document.toPlainText() == u"press [ and ], or Ctrl+?."_s);
+    CHECK(withNativeKeys(u"no keys"_s) == u"no keys"_s);
 }
 
 TEST_CASE("the search wants every word and puts the topic that says most first") {

@@ -207,6 +207,27 @@ TEST_CASE("the order is dragged, and worked by keys") {
     CHECK(w.order() == u"AAABABBAA"_s);
 }
 
+TEST_CASE("Tab goes to the builds first, then to the order, the cautions come last") {
+    OpenWindow w;
+    w.window->showPage("prepare");
+    QStringList names;
+    QWidget* at = w.find<QWidget>("preparePage");
+    const QWidget* page = at;
+    for (int step = 0; step < 400; ++step) {
+        at = at->nextInFocusChain();
+        if (at == page)
+            break;
+        if (page->isAncestorOf(at) && at->isVisible() && (at->focusPolicy() & Qt::TabFocus) == Qt::TabFocus)
+            names << at->objectName();
+    }
+    const auto place = [&](const QString& name) { return names.indexOf(name); };
+    REQUIRE(place(u"buildTable"_s) >= 0);
+    CHECK(place(u"buildTable"_s) < 8); // after the buttons above it
+    CHECK(place(u"buildTable"_s) < place(u"orderStrip"_s));
+    CHECK(place(u"orderStrip"_s) < place(u"startField"_s));
+    CHECK(names.size() > 20);
+}
+
 TEST_CASE("what matters gives the pulls needed, and what the plan can see") {
     NewDay w;
     CHECK(w.text("planAnswer").contains(u"in 9 pulls"_s));

@@ -4,7 +4,11 @@
 // The first start: what is offered without a day, the demo days, the tour; and what the window does as others do: keys,
 // copying, printing.
 
+#include "app/board/board.h"
+#include "app/frame/kept_links.h"
+#include "app/frame/preferences.h"
 #include "app/look/copied_table.h"
+#include "app/look/drag_out.h"
 #include "app/prepare/start_panel.h"
 #include "app/report/report_page.h"
 #include "app/shell/help_dialogs.h"
@@ -125,6 +129,46 @@ TEST_CASE("the sheet of keys holds every shortcut of the registry") {
     w.find<KeySheet>("keySheet")->reject();
     w.trigger("help.about");
     CHECK(w.text("aboutName").startsWith(u"Hill Run"_s));
+}
+
+TEST_CASE("boards and the sheet are dragged into other programs") {
+    OpenWindow w;
+    std::unique_ptr<QMimeData> carried;
+    DragOut::setBegin([&](QWidget*, std::unique_ptr<QMimeData> data) { carried = std::move(data); });
+    const auto drag = [&](QWidget* from, Qt::KeyboardModifiers held) {
+        carried.reset();
+        QTest::mousePress(from, Qt::LeftButton, held, QPoint(100, 60));
+        for (const int x : {104, 140}) {
+            QMouseEvent move(QEvent::MouseMove, QPointF(x, 60), from->mapToGlobal(QPointF(x, 60)), Qt::NoButton,
+                             Qt::LeftButton, held);
+            QApplication::sendEvent(from, &move);
+        }
+        QTest::mouseRelease(from, Qt::LeftButton, held, QPoint(140, 60));
+    };
+    auto* board = w.find<Board>("curvesBoard");
+    QTest::qWait(50);
+    drag(board, Qt::ControlModifier);
+    REQUIRE(carried);
+    CHECK(carried->hasImage());
+    CHECK(QSvgRenderer(carried->data(u"image/svg+xml"_s)).isValid());
+    REQUIRE(carried->urls().size() == 2);
+    CHECK(QImage(carried->urls()[0].toLocalFile()).width() == board->grab().width());
+    CHECK(QFile::exists(carried->urls()[1].toLocalFile()));
+    CHECK(w.window->document().day().bands.empty()); // no band was asked for
+    drag(board, Qt::NoModifier);
+    CHECK_FALSE(carried);
+    CHECK(w.window->document().day().bands.size() == 1);
+    w.window->showPage("report");
+    w.window->document().edit(u"name"_s, [](TestDay& day) { day.name = "a/b: day"; });
+    REQUIRE(w.settled());
+    drag(w.find<QLabel>("paper"), Qt::NoModifier);
+    REQUIRE(carried);
+    CHECK(carried->data(u"application/pdf"_s).startsWith("%PDF"));
+    CHECK(carried->urls()[0].fileName() == u"a-b: day.pdf"_s);
+    w.window->document().close();
+    drag(w.find<QLabel>("paper"), Qt::NoModifier);
+    CHECK_FALSE(carried); // nothing to carry
+    DragOut::setBegin({});
 }
 
 TEST_CASE("Compare copies its table as text, CSV and HTML, and its boards as pixels and as a drawing") {
@@ -253,6 +297,58 @@ TEST_CASE("settings travel as a file, and a file that is none is refused") {
     s.dialogs.file = QString::fromStdString((s.folder.path() / "odd.json").string());
     QTest::mouseClick(s.find<QPushButton>("importSettings"), Qt::LeftButton);
     CHECK(s.dialogs.errors.size() == 2);
+}
+
+TEST_CASE("the settings say which curve stands for a build, and name the connections") {
+    OpenSettings s(test::boostDay());
+    s.choose("schoolSetting", 1);
+    QTest::mouseClick(s.find<QPushButton>("connectionsSetting"), Qt::LeftButton);
+    auto* links = s.find<QDialog>("linksDialog");
+    QTest::mouseClick(s.find<QPushButton>("addLinkButton"), Qt::LeftButton);
+    links->accept();
+    SettingsStore store;
+    REQUIRE(keptLinks(store).size() == 1);
+    QTest::mouseClick(s.find<QPushButton>("acceptSettings"), Qt::LeftButton);
+    CHECK(s.window->selection().school() == CurveSchool::Best);
+    CHECK(keptLinks(store).size() == 1); // the settings did not put back what they began with
+    CHECK(s.window->cell().hasLinks());
+    s.window->close();
+    test::TestDialogs dialogs;
+    test::TestWindow again(dialogs);
+    CHECK(again.selection().school() == CurveSchool::Best);
+}
+
+TEST_CASE("connections and choices travel with a settings file; the store can be any file") {
+    const test::TemporaryFolder folder;
+    SettingsStore store(QString::fromStdString((folder.path() / "bench.ini").string()));
+    Preferences p = readPreferences(store);
+    CHECK(p.school == 0);
+    CHECK(p.standard == u"sae-j1349"_s);
+    p.school = 2;
+    p.units = 1;
+    p.links = QStringList{u"Cell\ttcp://10.0.0.2:5020\t1"_s};
+    keepPreferences(store, p);
+    CHECK(readPreferences(store) == p);
+    REQUIRE(keptLinks(store).size() == 1);
+    const std::filesystem::path file = folder.path() / "travel.json";
+    exportPreferences(p, file);
+    Preferences other = p;
+    other.school = 3;
+    other.links.clear();
+    CHECK(importPreferences(file, other) == p);
+    std::ofstream(folder.path() / "part.json")
+        << R"({"kind": "hillrun-settings", "units": 9, "school": -3, "smoothing_rpm": 1e9, "connections": "none"})";
+    const Preferences part = importPreferences(folder.path() / "part.json", p);
+    CHECK(part.units == 2); // the last there is
+    CHECK(part.school == 0);
+    CHECK(part.smoothing_rpm == p.smoothing_rpm);
+    CHECK(part.links == p.links);
+    Preferences odd = p;
+    odd.smoothing_rpm = 5.0;
+    odd.drift = 9;
+    const AnalysisSettings now = analysisSettings(odd, {});
+    CHECK(now.reduce.smoothing_rpm == AnalysisSettings{}.reduce.smoothing_rpm);
+    CHECK(now.drift.allowance == DriftAllowance::Jumps);
 }
 
 TEST_CASE("the sheet carries the workshop's letterhead") {

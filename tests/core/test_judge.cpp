@@ -88,8 +88,9 @@ TEST_CASE("when torque is shown, the sentence speaks of torque") {
     c.regions[0].torque_nm = {-1.8, 0.6, -2.4, 0.7};
     c.regions[1].torque_nm = {2.6, 0.8, 3.0, 0.8};
     c.regions.push_back(region(7550, 8000, RegionKind::Unresolved, 0, 0));
-    CHECK(sentence(c, Quantity::Torque) == "B gives 2.6 +- 0.8 N\u00B7m at the crank over 4 500-7 500 rpm and costs up to "
-                                           "2.4 +- 0.7 N\u00B7m below 3 800 rpm.");
+    CHECK(sentence(c, Quantity::Torque) ==
+          "B gives 2.6 +- 0.8 N\u00B7m at the crank over 4 500-7 500 rpm and costs up to "
+          "2.4 +- 0.7 N\u00B7m below 3 800 rpm.");
     // Printed as "0.3 +- 0.3" in torque alone: then the mean torque speaks, which claims by its own interval.
     c.regions = {region(3000, 4000, RegionKind::Gain, 1600, 480)};
     c.regions[0].torque_nm = {0.30, 0.28, 0.35, 0.3};

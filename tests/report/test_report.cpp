@@ -3,12 +3,14 @@
 #include "core/compare/judge.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
+#include "formats/file_io.h"
 #include "report/plot.h"
 #include "report/render.h"
 #include "report/sheet.h"
 #include "support.h"
 
 #include <catch2/catch.hpp>
+#include <cstdlib>
 
 using namespace hillrun;
 
@@ -47,6 +49,31 @@ TEST_CASE("the sheet fits on its page and holds the sentence, the bands and what
     CHECK(all.find("breakup above 6900 rpm") != std::string::npos);
     CHECK(all.find("Average difference") != std::string::npos);
     CHECK(all.find("does not make a pull safe") != std::string::npos);
+}
+
+TEST_CASE("the PDF is tagged: its words can be read in order, headings are headings") {
+    const Demo demo;
+    const test::TemporaryFolder folder;
+    const std::filesystem::path file = folder.path() / "sheet.pdf";
+    report::writePdf(report::allSheets(demo.day, demo.analysis, {}), file, demo.day.name);
+    const auto said = [&](const std::string& words) { // by a reader that is not ours
+        const std::filesystem::path out = folder.path() / "out.txt";
+        REQUIRE(std::system((words + " '" + file.string() + "' >'" + out.string() + "'").c_str()) == 0);
+        return readFileText(out);
+    };
+    const std::string about = said("pdfinfo");
+    CHECK(about.substr(about.find("Tagged:"), 24).find("yes") != std::string::npos);
+    CHECK(about.find("Title:           " + demo.day.name) != std::string::npos);
+    const std::string tree = said("pdfinfo -struct-text");
+    const size_t title = tree.find("H1");
+    const size_t sentence = tree.find("B gives");
+    const size_t averages = tree.find("Average difference");
+    CHECK(title < sentence);
+    CHECK(sentence < averages);
+    CHECK(averages < tree.size());
+    CHECK(tree.find("H2") < tree.size());
+    CHECK(tree.find("Figure") < tree.size());
+    CHECK(tree.rfind("Document", 20) == 0);
 }
 
 TEST_CASE("sections can be left off") {

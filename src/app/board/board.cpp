@@ -2,6 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/board/board.h"
 
+#include "app/board/board_svg.h"
+#include "app/look/drag_out.h"
+
 #include "app/board/board_text.h"
 #include "app/board/label_layout.h"
 
@@ -43,6 +46,7 @@ Board::Board(Look& look, const QString& name, QWidget* parent) : QCustomPlot(par
     setObjectName(name);
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
+    new DragOut(this, Qt::ControlModifier, [this] { return carriedBoard(*this); });
     setMinimumHeight(px(90));
     setNoAntialiasingOnDrag(true);
     setPlottingHint(QCP::phFastPolylines, true);

@@ -2,8 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/board/board_svg.h"
 
+#include "app/look/drag_out.h"
+
 #include <algorithm>
 #include <QBuffer>
+#include <QFile>
 #include <QSvgGenerator>
 
 namespace hillrun {
@@ -26,6 +29,20 @@ QByteArray boardsAsSvg(const std::vector<Board*>& boards) {
     }
     painter.end();
     return out.replace("H612", "B612"); // the name under which the type is known elsewhere
+}
+
+std::unique_ptr<QMimeData> carriedBoard(Board& board) {
+    auto out = std::make_unique<QMimeData>();
+    const QImage pixels = board.grab().toImage();
+    const QByteArray drawing = boardsAsSvg({&board});
+    out->setImageData(pixels);
+    out->setData(QStringLiteral("image/svg+xml"), drawing);
+    const QString png = carriedFile(board.objectName() + QStringLiteral(".png"));
+    const QString svg = carriedFile(board.objectName() + QStringLiteral(".svg"));
+    QFile file(svg);
+    if (pixels.save(png) && file.open(QIODevice::WriteOnly) && file.write(drawing) == drawing.size())
+        carryFiles(*out, {png, svg});
+    return out;
 }
 
 } // namespace hillrun

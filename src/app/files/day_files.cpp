@@ -476,7 +476,7 @@ void DayFiles::exportTo(const QString& title, const QString& ending, const QStri
     auto target = m_dialogs.askTarget(m_window, title, qs(m_document.day().name) + ending, filter);
     if (!target)
         return;
-    if (!target->endsWith(ending, Qt::CaseInsensitive))
+    if (!target->endsWith(ending.mid(ending.lastIndexOf(u'.')), Qt::CaseInsensitive))
         *target += ending;
     if (guarded(tr("The file could not be written"), [&] { write(toPath(*target)); }))
         m_notice.mention(tr("Written: %1").arg(*target));

@@ -77,14 +77,14 @@ std::vector<GuideTopic> topicsWith(const QString& words, const std::vector<Guide
 
 QString withNativeKeys(const QString& markdown) {
     static const QRegularExpression keys(u"`([^`]+)`"_s);
+    static const QRegularExpression marks(uR"(([\[\]*_\\]))"_s);
     QString out;
     qsizetype end = 0;
     for (auto it = keys.globalMatch(markdown); it.hasNext();) {
         const auto match = it.next();
-        const QString native =
-            QKeySequence(match.captured(1), QKeySequence::PortableText).toString(QKeySequence::NativeText);
-        out += markdown.mid(end, match.capturedStart() - end) +
-               u"`%1`"_s.arg(native.isEmpty() ? match.captured(1) : native);
+        QString native = QKeySequence(match.captured(1), QKeySequence::PortableText).toString(QKeySequence::NativeText);
+        native.replace(marks, uR"(\\1)"_s); // a bracket is a key here
+        out += markdown.mid(end, match.capturedStart() - end) + u"**%1**"_s.arg(native);
         end = match.capturedEnd();
     }
     return out + markdown.mid(end);

@@ -24,7 +24,7 @@ std::vector<GuideTopic> guideTopics(Language language);
 /// words all of them, as they stand.
 std::vector<GuideTopic> topicsWith(const QString& words, const std::vector<GuideTopic>& topics);
 
-/// Keys in a topic (`Ctrl+Z`) as they are called in the reader's language, in markdown.
+/// Keys in a topic (`Ctrl+Z`) as they are called in the reader's language, in bold; markdown.
 QString withNativeKeys(const QString& markdown);
 
 } // namespace hillrun

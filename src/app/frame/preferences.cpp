@@ -8,6 +8,7 @@
 #include "words/voice.h"
 
 #include <algorithm>
+#include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
 
@@ -24,6 +25,24 @@ bool usable(double smoothing_rpm) { return smoothing_rpm >= 10.0 && smoothing_rp
 QString valueIn(const QJsonValue& value, const QString& otherwise) { return value.toString(otherwise); }
 int valueIn(const QJsonValue& value, int otherwise) { return value.toInt(otherwise); }
 double valueIn(const QJsonValue& value, double otherwise) { return value.toDouble(otherwise); }
+QStringList valueIn(const QJsonValue& value, const QStringList& otherwise) {
+    if (!value.isArray())
+        return otherwise;
+    QStringList out;
+    for (const QJsonValue& line : value.toArray())
+        out << line.toString();
+    return out;
+}
+
+QJsonValue jsonOf(const QStringList& lines) { return QJsonArray::fromStringList(lines); }
+template <class T> QJsonValue jsonOf(const T& value) { return value; }
+
+/// Choices that are places in a list, where the list may be another version's.
+void keepInside(Preferences& p) {
+    p.units = std::clamp(p.units, 0, static_cast<int>(kUnitChoices.size()) - 1);
+    p.drift = std::clamp(p.drift, 0, 2);
+    p.school = std::clamp(p.school, 0, 3);
+}
 
 } // namespace
 
@@ -35,8 +54,7 @@ QString unitChoiceText(const DisplayUnits& units) {
 Preferences readPreferences(const SettingsStore& store) {
     Preferences out;
     eachPreference(out, [&](auto& value, const char*, const auto& setting) { value = store.get(setting); });
-    out.units = std::clamp(out.units, 0, static_cast<int>(kUnitChoices.size()) - 1);
-    out.drift = std::clamp(out.drift, 0, 2);
+    keepInside(out);
     return out;
 }
 
@@ -47,8 +65,9 @@ void keepPreferences(SettingsStore& store, const Preferences& preferences) {
 
 void exportPreferences(const Preferences& preferences, const fs::path& target) {
     QJsonObject out{{u"kind"_s, kFileKind}};
-    eachPreference(preferences,
-                   [&](const auto& value, const char* name, const auto&) { out[QLatin1StringView(name)] = value; });
+    eachPreference(preferences, [&](const auto& value, const char* name, const auto&) {
+        out[QLatin1StringView(name)] = jsonOf(value);
+    });
     writeFileSafely(target, QJsonDocument(out).toJson().toStdString());
 }
 
@@ -60,8 +79,7 @@ Preferences importPreferences(const fs::path& file, const Preferences& now) {
     Preferences out = now;
     eachPreference(
         out, [&](auto& value, const char* name, const auto&) { value = valueIn(in[QLatin1StringView(name)], value); });
-    out.units = std::clamp(out.units, 0, static_cast<int>(kUnitChoices.size()) - 1);
-    out.drift = std::clamp(out.drift, 0, 2);
+    keepInside(out);
     (void)standardNamed(out.standard.toStdString()); // throws for one that is not known
     if (!usable(out.smoothing_rpm))
         out.smoothing_rpm = now.smoothing_rpm;

@@ -26,12 +26,14 @@ struct Preferences {
     int units = 0;    ///< the row of the units' choice
     QString standard; ///< its stable name
     double smoothing_rpm = 100.0;
-    int drift = 0; ///< DriftAllowance
+    int drift = 0;  ///< DriftAllowance
+    int school = 0; ///< CurveSchool: which curve stands for a build
     QString daysFolder;
     QString paper; ///< a4 or letter
     QString workshop;
-    QString address; ///< a line each
-    QString logo;    ///< path of a picture
+    QString address;   ///< a line each
+    QString logo;      ///< path of a picture
+    QStringList links; ///< connections as they are kept (kept_links.h)
     bool operator==(const Preferences&) const = default;
 };
 
@@ -43,11 +45,13 @@ template <class Some, class Visit> void eachPreference(Some& p, const Visit& vis
     visit(p.standard, "standard", settings::kStandard);
     visit(p.smoothing_rpm, "smoothing_rpm", settings::kSmoothing);
     visit(p.drift, "drift", settings::kDrift);
+    visit(p.school, "school", settings::kSchool);
     visit(p.daysFolder, "days_folder", settings::kDaysFolder);
     visit(p.paper, "paper", settings::kPaper);
     visit(p.workshop, "workshop", settings::kWorkshop);
     visit(p.address, "address", settings::kAddress);
     visit(p.logo, "logo", settings::kLogo);
+    visit(p.links, "connections", settings::kLinks);
 }
 
 Preferences readPreferences(const SettingsStore& store);

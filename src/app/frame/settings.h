@@ -25,6 +25,7 @@ inline const Setting<QStringList> kRecent{"days/recent", {}};
 inline const Setting<QString> kStandard{"analysis/standard", QStringLiteral("sae-j1349")};
 inline const Setting<double> kSmoothing{"analysis/smoothing_rpm", 100.0};
 inline const Setting<int> kUnits{"view/units", 0};
+inline const Setting<int> kSchool{"view/school", 0};                       ///< CurveSchool
 inline const Setting<int> kDrift{"analysis/drift", 1};                     ///< DriftAllowance
 inline const Setting<QString> kPaper{"print/paper", QStringLiteral("a4")}; ///< or letter
 inline const Setting<QString> kWorkshop{"print/workshop", {}};

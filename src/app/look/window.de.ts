@@ -4641,6 +4641,30 @@
         <source>These settings could not be read</source>
         <translation>Diese Einstellungen ließen sich nicht lesen</translation>
     </message>
+    <message>
+        <source>Curve of a build</source>
+        <translation>Kurve eines Standes</translation>
+    </message>
+    <message>
+        <source>Mean of the pulls</source>
+        <translation>Mittel der Läufe</translation>
+    </message>
+    <message>
+        <source>Best pull</source>
+        <translation>Bester Lauf</translation>
+    </message>
+    <message>
+        <source>Median pull</source>
+        <translation>Mittlerer Lauf</translation>
+    </message>
+    <message>
+        <source>Last settled pull</source>
+        <translation>Letzter ruhiger Lauf</translation>
+    </message>
+    <message>
+        <source>Cell and weather</source>
+        <translation>Prüfstand und Wetter</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::SlipPanel</name>

@@ -4641,6 +4641,30 @@
         <source>These settings could not be read</source>
         <translation>Ces réglages n&apos;ont pu être lus</translation>
     </message>
+    <message>
+        <source>Curve of a build</source>
+        <translation>Courbe d’un montage</translation>
+    </message>
+    <message>
+        <source>Mean of the pulls</source>
+        <translation>Moyenne des passages</translation>
+    </message>
+    <message>
+        <source>Best pull</source>
+        <translation>Meilleur passage</translation>
+    </message>
+    <message>
+        <source>Median pull</source>
+        <translation>Passage médian</translation>
+    </message>
+    <message>
+        <source>Last settled pull</source>
+        <translation>Dernier passage posé</translation>
+    </message>
+    <message>
+        <source>Cell and weather</source>
+        <translation>Banc et météo</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::SlipPanel</name>

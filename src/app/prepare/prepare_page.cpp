@@ -37,6 +37,10 @@ PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& acti
 
 QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log) {
     auto* out = new QWidget(this);
+    // Made in the order in which Tab goes through them: the builds first, the cautions last.
+    auto* builds = new BuildsPanel(m_document, look, dialogs, out);
+    m_order = new OrderPanel(m_document, look, dialogs, log, out);
+    auto* windows = new WindowsPanel(m_document, out);
     const fs::path ours = QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString();
     m_article = new ArticlePanel(m_document, dialogs, ArticleCards(ours / "articles"), out);
     auto* left = new QVBoxLayout;
@@ -46,16 +50,14 @@ QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const Repeatabilit
     left->addWidget(new CautionsPanel(m_document, dialogs, out), 1);
     m_below = new QBoxLayout(QBoxLayout::LeftToRight);
     m_below->setSpacing(px(8));
-    m_order = new OrderPanel(m_document, look, dialogs, log, out);
     m_below->addWidget(m_order, 3);
     auto* side = new QVBoxLayout;
     side->setSpacing(px(8));
-    side->addWidget(new WindowsPanel(m_document, out));
+    side->addWidget(windows);
     side->addWidget(makeChanges(), 1);
     m_below->addLayout(side, 2);
     auto* right = new QVBoxLayout;
     right->setSpacing(px(8));
-    auto* builds = new BuildsPanel(m_document, look, dialogs, out);
     right->addWidget(builds, 3);
     right->addLayout(m_below, 2);
     auto* whole = new QHBoxLayout(out);

@@ -8,7 +8,7 @@
 #include "app/pull/links_dialog.h"
 #include "app/pull/pull_page.h"
 
-#include <QCoreApplication>
+#include <QApplication>
 
 using namespace Qt::StringLiterals;
 
@@ -62,7 +62,8 @@ void askSetAside(const Workplace& at) {
 }
 
 void editLinks(const Workplace& at) {
-    auto* dialog = new LinksDialog(keptLinks(at.settings), windowOf(at));
+    QWidget* over = QApplication::activeModalWidget(); // the settings may ask for it
+    auto* dialog = new LinksDialog(keptLinks(at.settings), over ? over : windowOf(at));
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     QObject::connect(dialog, &QDialog::accepted, &at.actions, [at, dialog] {
         keepLinks(at.settings, dialog->links());

@@ -3,14 +3,17 @@
 #include "app/report/report_page.h"
 
 #include "app/look/accessible.h"
+#include "app/look/drag_out.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "core/errors/data_error.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
 #include "report/render.h"
 
 #include <QBuffer>
+#include <QFile>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPushButton>
@@ -62,6 +65,7 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
     m_paper = new Paper(*this);
     m_paper->setObjectName(u"paper"_s);
     m_paper->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
+    new DragOut(m_paper, Qt::NoModifier, [this] { return carriedSheet(); });
     m_scroll = new QScrollArea(this);
     m_scroll->setObjectName(u"paperScroll"_s);
     m_scroll->setWidget(m_paper);
@@ -133,6 +137,23 @@ void ReportPage::recall(const SettingsStore& settings) {
 void ReportPage::exportPdf(const std::filesystem::path& target) const {
     if (const auto page = sheet())
         report::writePdf({*page}, target, m_document.day().name);
+}
+
+/// The sheet as it is dragged into another program: a PDF.
+std::unique_ptr<QMimeData> ReportPage::carriedSheet() const {
+    if (!sheet())
+        return nullptr;
+    const QString file = carriedFile(qs(m_document.day().name) + u".pdf"_s);
+    try {
+        exportPdf(file.toStdString());
+    } catch (const DataError&) {
+        return nullptr; // no room for it: nothing is dragged
+    }
+    auto out = std::make_unique<QMimeData>();
+    if (QFile pdf(file); pdf.open(QIODevice::ReadOnly))
+        out->setData(u"application/pdf"_s, pdf.readAll());
+    carryFiles(*out, {file});
+    return out;
 }
 
 void ReportPage::print(QPrinter& printer) const {

@@ -11,6 +11,7 @@
 
 #include <QCheckBox>
 #include <QLabel>
+#include <QMimeData>
 #include <QPrinter>
 #include <QScrollArea>
 
@@ -38,6 +39,7 @@ protected:
 
 private:
     void refresh();
+    [[nodiscard]] std::unique_ptr<QMimeData> carriedSheet() const;
 
     DayDocument& m_document;
     Selection& m_selection;

@@ -28,6 +28,7 @@ public:
         setAccessibleName(GuideWindow::tr("What the guide says"));
         setOpenLinks(false);
         document()->setDocumentMargin(px(kMargin));
+        document()->setIndentWidth(px(kMargin));
         setMinimumWidth(px(kTextWidth + 3 * kMargin));
     }
     QVariant loadResource(int type, const QUrl& name) override {

@@ -228,6 +228,7 @@ void MainWindow::applyPreferences() {
     m_look.setDark(isDark(m_theme));
     m_document.setSettings(analysisSettings(p, m_document.settings()));
     m_selection.setUnits(kUnitChoices.at(static_cast<size_t>(p.units)));
+    m_selection.setSchool(static_cast<CurveSchool>(p.school));
     for (const auto& [id, made] : m_made)
         made->recall(m_settings);
 }
@@ -249,6 +250,7 @@ void MainWindow::rememberState() {
     m_settings.set(settings::kStandard, QString::fromUtf8(standardInfo(m_document.settings().reduce.standard).name));
     m_settings.set(settings::kSmoothing, m_document.settings().reduce.smoothing_rpm);
     m_settings.set(settings::kDrift, static_cast<int>(m_document.settings().drift.allowance));
+    m_settings.set(settings::kSchool, static_cast<int>(m_selection.school()));
     for (size_t i = 0; i < kUnitChoices.size(); ++i)
         if (kUnitChoices.at(i) == m_selection.units())
             m_settings.set(settings::kUnits, static_cast<int>(i));

@@ -33,7 +33,7 @@ template <size_t N> int placeIn(const char* const (&names)[N], const QString& na
 
 } // namespace
 
-SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs, QWidget* parent)
+SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs, QAction& connections, QWidget* parent)
     : QDialog(parent), m_dialogs(dialogs) {
     setObjectName(u"settingsDialog"_s);
     setWindowTitle(tr("Settings"));
@@ -41,7 +41,7 @@ SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs,
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(16), px(16), px(16));
     column->setSpacing(px(10));
-    column->addWidget(makeFigures());
+    column->addWidget(makeFigures(connections));
     column->addWidget(makePaper());
     auto* buttons = new QDialogButtonBox(this);
     auto* out = buttons->addButton(tr("Write to a file \u2026"), QDialogButtonBox::ResetRole);
@@ -91,7 +91,7 @@ QLineEdit* SettingsDialog::line(QFormLayout& form, const QString& name, const QS
     return out;
 }
 
-QWidget* SettingsDialog::makeFigures() {
+QWidget* SettingsDialog::makeFigures(QAction& connections) {
     const Panel panel = makePanel(tr("Window and figures"), this);
     auto* form = new QFormLayout;
     m_language = choice(*form, u"languageSetting"_s, tr("Language"));
@@ -111,6 +111,14 @@ QWidget* SettingsDialog::makeFigures() {
         m_smoothing->addItem(tr("%1 rpm").arg(width), width);
     m_drift = choice(*form, u"driftSetting"_s, tr("Drift"));
     m_drift->addItems({tr("steady"), tr("cautious"), tr("jumps")});
+    m_school = choice(*form, u"schoolSetting"_s, tr("Curve of a build"));
+    m_school->addItems({tr("Mean of the pulls"), tr("Best pull"), tr("Median pull"), tr("Last settled pull")});
+    auto* links = new QPushButton(connections.text(), this);
+    links->setObjectName(u"connectionsSetting"_s);
+    links->setToolTip(connections.toolTip());
+    links->setAutoDefault(false);
+    connect(links, &QPushButton::clicked, &connections, &QAction::trigger);
+    form->addRow(tr("Cell and weather"), links);
     m_daysFolder = line(*form, u"daysFolderSetting"_s, tr("Folder for days"), tr("Choose \u2026"), [this] {
         if (const auto folder = m_dialogs.askDayFolder(this))
             m_daysFolder->setText(*folder);
@@ -149,6 +157,8 @@ void SettingsDialog::fill(const Preferences& p) {
         m_smoothing->addItem(tr("%1 rpm").arg(p.smoothing_rpm), p.smoothing_rpm);
     m_smoothing->setCurrentIndex(m_smoothing->findData(p.smoothing_rpm));
     m_drift->setCurrentIndex(std::clamp(p.drift, 0, 2));
+    m_school->setCurrentIndex(std::clamp(p.school, 0, 3));
+    m_links = p.links;
     m_daysFolder->setText(p.daysFolder);
     m_paper->setCurrentIndex(placeIn(kPapers, p.paper));
     m_workshop->setText(p.workshop);
@@ -163,11 +173,13 @@ Preferences SettingsDialog::preferences() const {
             m_standard->currentData().toString(),
             m_smoothing->currentData().toDouble(),
             m_drift->currentIndex(),
+            m_school->currentIndex(),
             m_daysFolder->text().trimmed(),
             QString::fromLatin1(kPapers[m_paper->currentIndex()]),
             m_workshop->text().trimmed(),
             m_address->toPlainText().trimmed(),
-            m_logo->text().trimmed()};
+            m_logo->text().trimmed(),
+            m_links};
 }
 
 void SettingsDialog::exportFile() {
@@ -187,7 +199,10 @@ void SettingsDialog::importFile() {
     if (!file)
         return;
     try {
-        fill(importPreferences(fs::path(file->toStdString()), preferences()));
+        const Preferences read = importPreferences(fs::path(file->toStdString()), preferences());
+        if (read.links != m_links)
+            m_readLinks = read.links;
+        fill(read);
     } catch (const DataError& error) {
         m_dialogs.showError(this, tr("These settings could not be read"), errorText(error));
     }

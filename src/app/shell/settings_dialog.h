@@ -6,6 +6,8 @@
 #include "app/frame/preferences.h"
 
 #include <functional>
+#include <optional>
+#include <QAction>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
@@ -19,11 +21,13 @@ namespace hillrun {
 class SettingsDialog : public QDialog {
     Q_OBJECT
 public:
-    SettingsDialog(const Preferences& preferences, Dialogs& dialogs, QWidget* parent);
+    SettingsDialog(const Preferences& preferences, Dialogs& dialogs, QAction& connections, QWidget* parent);
     [[nodiscard]] Preferences preferences() const;
+    /// Connections that a file brought; else they are named in a window of their own, which keeps them itself.
+    [[nodiscard]] const std::optional<QStringList>& readLinks() const { return m_readLinks; }
 
 private:
-    QWidget* makeFigures();
+    QWidget* makeFigures(QAction& connections);
     QWidget* makePaper();
     QComboBox* choice(QFormLayout& form, const QString& name, const QString& label);
     QLineEdit* line(QFormLayout& form, const QString& name, const QString& label, const QString& button,
@@ -34,9 +38,11 @@ private:
 
     Dialogs& m_dialogs;
     QComboBox *m_language = nullptr, *m_theme = nullptr, *m_units = nullptr, *m_standard = nullptr,
-              *m_smoothing = nullptr, *m_drift = nullptr, *m_paper = nullptr;
+              *m_smoothing = nullptr, *m_drift = nullptr, *m_paper = nullptr, *m_school = nullptr;
     QLineEdit *m_daysFolder = nullptr, *m_workshop = nullptr, *m_logo = nullptr;
     QPlainTextEdit* m_address = nullptr;
+    QStringList m_links;
+    std::optional<QStringList> m_readLinks;
 };
 
 } // namespace hillrun

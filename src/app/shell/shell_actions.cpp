@@ -4,6 +4,7 @@
 // The commands that belong to no page: the day's files, undo, the view, settings, help.
 
 #include "app/files/start_days.h"
+#include "app/frame/kept_links.h"
 #include "app/frame/preferences.h"
 #include "app/shell/command_search.h"
 #include "app/shell/guide_window.h"
@@ -28,7 +29,7 @@ void exportPackage(const Workplace& at) {
     const TestDay& day = at.document.day();
     const fs::path& from = at.document.path();
     at.files.exportTo(
-        MainWindow::tr("Write a day package"), u".zip"_s, MainWindow::tr("Day package (*.zip)"),
+        MainWindow::tr("Write a day package"), u".hillrun.zip"_s, MainWindow::tr("Day package (*.zip)"),
         [&](const fs::path& target) { saveDay(day, target, from.empty() ? std::nullopt : std::optional(from)); });
 }
 
@@ -205,9 +206,13 @@ void MainWindow::declareHelp() {
 
 void MainWindow::editSettings() {
     rememberState(); // what was chosen in the window is what the dialog begins with
-    auto* dialog = new SettingsDialog(readPreferences(m_settings), m_dialogs, this);
+    auto* dialog = new SettingsDialog(readPreferences(m_settings), m_dialogs, *m_actions->get("pull.links"), this);
     connect(dialog, &QDialog::accepted, this, [this, dialog] {
-        keepPreferences(m_settings, dialog->preferences());
+        Preferences chosen = dialog->preferences();
+        chosen.links = dialog->readLinks().value_or(m_settings.get(settings::kLinks));
+        keepPreferences(m_settings, chosen);
+        if (dialog->readLinks())
+            useKeptLinks(m_settings, m_cell);
         applyPreferences();
     });
     dialog->open();

@@ -140,7 +140,7 @@ TEST_CASE("one end of the use, typed while the other is missing, stays when the 
     CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt);
     setNumber(w.find<NumberField>("useLowField"), u"5000"_s);
     w.window->openDay(test::boostDay());
-    REQUIRE(w.settled());
+    REQUIRE(test::waitFor([&] { return w.window->document().path() == test::boostDay(); }));
     CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt); // it belonged to the day before
 }
 

@@ -249,7 +249,10 @@ TEST_CASE("the sheet is printed to a PDF that reads back") {
     w.trigger("report.csv");
     CHECK(readFileText(file + ".csv").find("A_power [kW]") != std::string::npos);
     w.trigger("day.export_zip");
-    CHECK(readDay(file + ".zip").pulls.size() == 11);
+    CHECK(readDay(file + ".hillrun.zip").pulls.size() == 11);
+    w.dialogs.target = QString::fromStdString(file + "-2.zip"); // any name for it will do
+    w.trigger("day.export_zip");
+    CHECK(readDay(file + "-2.zip").pulls.size() == 11);
     QTest::mouseClick(w.find<QCheckBox>("section3"), Qt::LeftButton, {}, QPoint(8, 10));
     CHECK_FALSE(w.find<QCheckBox>("section3")->isChecked());
 }

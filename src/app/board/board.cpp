@@ -49,7 +49,6 @@ Board::Board(Look& look, const QString& name, QWidget* parent) : QCustomPlot(par
     new DragOut(this, Qt::ControlModifier, [this] { return carriedBoard(*this); });
     setMinimumHeight(px(90));
     setNoAntialiasingOnDrag(true);
-    setPlottingHint(QCP::phFastPolylines, true);
     addLayer(u"edges"_s, layer(u"main"_s), QCustomPlot::limAbove);
     addLayer(u"cursor"_s, layer(u"overlay"_s), QCustomPlot::limBelow);
     layer(u"cursor"_s)->setMode(QCPLayer::lmBuffered);

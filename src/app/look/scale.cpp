@@ -19,7 +19,16 @@ constexpr int kThickestRule_px = 2;
 
 } // namespace
 
-double lookScale() { return std::clamp(QFontInfo(QGuiApplication::font()).pixelSize() / kUsualType_px, 1.0, kLargest); }
+double lookScale() {
+    static QFont asked; // every length asks: the font is measured once, until it is another
+    static double scale = 0.0;
+    const QFont now = QGuiApplication::font();
+    if (scale == 0.0 || !now.isCopyOf(asked)) {
+        asked = now;
+        scale = std::clamp(QFontInfo(now).pixelSize() / kUsualType_px, 1.0, kLargest);
+    }
+    return scale;
+}
 
 int px(double drawn) { return static_cast<int>(std::lround(drawn * lookScale())); }
 

@@ -67,7 +67,7 @@ QPen Theme::buildPen(size_t number, double width) const {
     if (!dash.empty())
         pen.setDashPattern(QList<qreal>(dash.begin(), dash.end()));
     pen.setCapStyle(dash.empty() ? Qt::RoundCap : Qt::FlatCap);
-    pen.setJoinStyle(Qt::RoundJoin);
+    pen.setJoinStyle(Qt::BevelJoin); // nobody sees corners of steps this small; round ones cost a third of the paint
     return pen;
 }
 

@@ -22,8 +22,10 @@ public:
     WrappingBox(const QString& text, QWidget* parent) : QCheckBox(parent), m_label(new PlainLabel(text, this)) {
         m_label->setWordWrap(true);
         m_label->setAttribute(Qt::WA_TransparentForMouseEvents);
+        m_label->installEventFilter(this);
         setAccessibleName(text);
-        QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+        QSizePolicy policy(QSizePolicy::Expanding,
+                           QSizePolicy::Preferred); // fixed, it keeps the height of another width
         policy.setHeightForWidth(true);
         setSizePolicy(policy);
     }
@@ -35,6 +37,12 @@ public:
     }
 
 protected:
+    /// The label is in no layout that would tell when it gets its type.
+    bool eventFilter(QObject* watched, QEvent* event) override {
+        if (event->type() == QEvent::Polish || event->type() == QEvent::FontChange)
+            updateGeometry();
+        return QCheckBox::eventFilter(watched, event);
+    }
     void resizeEvent(QResizeEvent* event) override {
         QCheckBox::resizeEvent(event);
         m_label->setGeometry(kIndent, 0, width() - kIndent, height());

@@ -24,30 +24,33 @@ constexpr int kNarrow = 1120; ///< below this width the panels at the right stan
 
 PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                          const RepeatabilityLog& log, QWidget* parent)
-    : PageView(parent), m_document(document) {
+    : PageView(parent), m_document(document), m_look(look), m_dialogs(dialogs), m_log(log) {
     setObjectName(u"preparePage"_s);
     m_stack = new QStackedLayout(this);
     m_start = new StartPanel(actions, this);
     m_stack->addWidget(m_start);
-    m_stack->addWidget(makeWhole(look, dialogs, log));
-    const auto choose = [this] { m_stack->setCurrentIndex(m_document.isOpen() ? 1 : 0); };
+    const auto choose = [this] {
+        if (m_document.isOpen() && m_stack->count() == 1)
+            m_stack->addWidget(makeWhole());
+        m_stack->setCurrentIndex(m_document.isOpen() ? 1 : 0);
+    };
     connect(&m_document, &DayDocument::dayChanged, this, choose);
     choose();
 }
 
-QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log) {
+QWidget* PreparePage::makeWhole() {
     auto* out = new QWidget(this);
     // Made in the order in which Tab goes through them: the builds first, the cautions last.
-    auto* builds = new BuildsPanel(m_document, look, dialogs, out);
-    m_order = new OrderPanel(m_document, look, dialogs, log, out);
+    auto* builds = new BuildsPanel(m_document, m_look, m_dialogs, out);
+    m_order = new OrderPanel(m_document, m_look, m_dialogs, m_log, out);
     auto* windows = new WindowsPanel(m_document, out);
     const fs::path ours = QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString();
-    m_article = new ArticlePanel(m_document, dialogs, ArticleCards(ours / "articles"), out);
+    m_article = new ArticlePanel(m_document, m_dialogs, ArticleCards(ours / "articles"), out);
     auto* left = new QVBoxLayout;
     left->setSpacing(px(8));
     left->addWidget(m_article);
     left->addWidget(new ProtocolPanel(m_document, out));
-    left->addWidget(new CautionsPanel(m_document, dialogs, out), 1);
+    left->addWidget(new CautionsPanel(m_document, m_dialogs, out), 1);
     m_below = new QBoxLayout(QBoxLayout::LeftToRight);
     m_below->setSpacing(px(8));
     m_below->addWidget(m_order, 3);
@@ -67,12 +70,18 @@ QWidget* PreparePage::makeWhole(Look& look, Dialogs& dialogs, const Repeatabilit
     whole->addLayout(right, 1);
     for (int i = 0; i < left->count(); ++i)
         left->itemAt(i)->widget()->setFixedWidth(px(332));
+    foldBelow();
     return out;
 }
 
 /// Where the window is narrow the control windows stand below the order of the pulls.
+void PreparePage::foldBelow() {
+    if (m_below)
+        m_below->setDirection(width() < px(kNarrow) ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+}
+
 void PreparePage::resizeEvent(QResizeEvent* event) {
-    m_below->setDirection(event->size().width() < px(kNarrow) ? QBoxLayout::TopToBottom : QBoxLayout::LeftToRight);
+    foldBelow();
     PageView::resizeEvent(event);
 }
 

@@ -29,13 +29,17 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
 
 private:
-    QWidget* makeWhole(Look& look, Dialogs& dialogs, const RepeatabilityLog& log);
+    QWidget* makeWhole();
     QWidget* makeChanges();
+    void foldBelow();
     DayDocument& m_document;
-    ArticlePanel* m_article = nullptr;
+    Look& m_look;
+    Dialogs& m_dialogs;
+    const RepeatabilityLog& m_log;
+    ArticlePanel* m_article = nullptr; ///< and what follows: null until a day is open
     OrderPanel* m_order = nullptr;
-    StartPanel* m_start = nullptr;
     QBoxLayout* m_below = nullptr;
+    StartPanel* m_start = nullptr;
     QStackedLayout* m_stack = nullptr;
 };
 

@@ -21,6 +21,7 @@
 #include <QTimer>
 #include <QUrl>
 #include <QVBoxLayout>
+#include <utility>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
@@ -238,8 +239,17 @@ void MainWindow::restoreState() {
     applyPreferences();
     useKeptLinks(m_settings, m_cell);
     const std::string kept = m_settings.get(settings::kPage).toStdString();
-    showPage(placeOf(kept) < 0 ? "compare" : PageId(kept));
-    applyLook(); // once, when all is there: each widget that is put into a styled window is styled anew
+    m_shown = std::max(placeOf(kept) < 0 ? placeOf("compare") : placeOf(kept), 0);
+}
+
+/// Only now is it sure which page is wanted first. The look comes last: each widget that is put into a styled window is
+/// styled anew.
+void MainWindow::showEvent(QShowEvent* event) {
+    if (m_made.empty())
+        showPage(pageShown());
+    if (!std::exchange(m_styled, true))
+        applyLook();
+    QMainWindow::showEvent(event);
 }
 
 void MainWindow::rememberState() {

@@ -43,6 +43,7 @@ public:
     [[nodiscard]] ActionRegistry& registry() { return *m_actions; }
 
 protected:
+    void showEvent(QShowEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
@@ -89,7 +90,8 @@ private:
     PullFlow m_flow;
     std::vector<PageSpec> m_specs;
     std::map<PageId, PageView*> m_made; ///< a page is made when it is first needed
-    int m_shown = 0;                    ///< place of the page
+    bool m_styled = false;
+    int m_shown = 0; ///< place of the page; it is made when the window is seen
     ActionRegistry* m_actions = nullptr;
     TopBar* m_topBar = nullptr;
     NoticeBar* m_notice = nullptr;

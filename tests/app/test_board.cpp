@@ -59,6 +59,12 @@ struct ShownBoard {
     }
 };
 
+/// Where a board has its ticks, and what it writes there (asked of the axis, as it draws them).
+struct Ticks : QCPAxis {
+    static const QVector<double>& places(const QCPAxis& axis) { return axis.*(&Ticks::mTickVector); }
+    static const QVector<QString>& words(const QCPAxis& axis) { return axis.*(&Ticks::mTickVectorLabels); }
+};
+
 } // namespace
 
 TEST_CASE("labels of curves that end together do not overlap") {
@@ -243,6 +249,30 @@ TEST_CASE("a compact board writes its reading into the title's line") {
     REQUIRE(reading);
     CHECK(reading->position->pixelPosition().y() < shown.board.axisRect()->top());
     CHECK(reading->position->pixelPosition().x() > 0.8 * shown.board.width());
+}
+
+TEST_CASE("the figures along an axis are those of its ticks") {
+    Look look;
+    Board board(look, u"ticks"_s);
+    board.resize(600, 260);
+    for (const double reach : {0.02, 0.4, 1.2, 3.0, 4.7, 5.4, 9.0, 11.0, 30.0, 120.0}) {
+        BoardContent content;
+        content.xRange = RpmRange{2000.0, 8000.0};
+        content.yRange = RpmRange{-reach, reach};
+        content.series.push_back({{2000.0, 8000.0}, {-reach, reach}, QPen(Qt::black), {}});
+        board.setContent(content);
+        board.replot();
+        const QVector<double>& ticks = Ticks::places(*board.yAxis);
+        const QVector<QString>& words = Ticks::words(*board.yAxis);
+        REQUIRE(ticks.size() >= 2);
+        REQUIRE(words.size() == ticks.size());
+        for (qsizetype i = 0; i < ticks.size(); ++i) {
+            INFO(reach << ": " << words[i].toStdString() << " at " << ticks[i]);
+            QString plain = words[i];
+            plain.replace(u'\u2212', u'-').replace(u',', u'.');
+            CHECK(plain.toDouble() == Approx(ticks[i]).margin(1e-9));
+        }
+    }
 }
 
 TEST_CASE("a flat line keeps room around it, and small moves are not blown up") {

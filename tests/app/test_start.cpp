@@ -165,6 +165,9 @@ TEST_CASE("boards and the sheet are dragged into other programs") {
     REQUIRE(carried);
     CHECK(carried->data(u"application/pdf"_s).startsWith("%PDF"));
     CHECK(carried->urls()[0].fileName() == u"a-b: day.pdf"_s);
+    CHECK(carriedFile(QString(300, u'x') + u".pdf"_s).endsWith(u"xx.pdf"_s));
+    CHECK(carriedFile(QString(300, u'x') + u".pdf"_s).size() < 200);
+    CHECK(carriedFile(u".pdf"_s).endsWith(u"/hillrun.pdf"_s));
     w.window->document().close();
     drag(w.find<QLabel>("paper"), Qt::NoModifier);
     CHECK_FALSE(carried); // nothing to carry

@@ -26,14 +26,25 @@ constexpr double kMarkRow = 15.0; ///< between rows of words above the curves, a
 
 QVector<double> toQt(const std::vector<double>& values) { return {values.begin(), values.end()}; }
 
-/// Numbers with a gap at the thousands.
+/// Numbers with a gap at the thousands, and with as many decimals as the step between them has: 2.5 is never called 3.
 class GapTicker : public QCPAxisTicker {
 protected:
-    QString getTickLabel(double tick, const QLocale& locale, QChar format, int precision) override {
+    double getTickStep(const QCPRange& range) override {
+        const double step = QCPAxisTicker::getTickStep(range);
+        m_decimals = 0;
+        for (double scaled = step; m_decimals < 4 && std::abs(scaled - std::round(scaled)) > 1e-6 * scaled;
+             ++m_decimals)
+            scaled *= 10.0;
+        return step;
+    }
+    QString getTickLabel(double tick, const QLocale& locale, QChar format, int /*precision*/) override {
         QString text = std::abs(tick) >= 1000.0 ? QString::fromStdString(rpmText(tick))
-                                                : QCPAxisTicker::getTickLabel(tick, locale, format, precision);
+                                                : QCPAxisTicker::getTickLabel(tick, locale, format, m_decimals);
         return text.replace(u'-', u'\u2212');
     }
+
+private:
+    int m_decimals = 0;
 };
 
 } // namespace
@@ -358,9 +369,6 @@ void Board::fitAxes() {
         const double forWords = m_content.marks.empty() ? 0.0 : 0.1 * span;
         yAxis->setRange(middle - 0.57 * span, middle + 0.57 * span + forWords);
     }
-    xAxis->setNumberPrecision(xAxis->range().size() < 2.5 ? 2 : (xAxis->range().size() < 40.0 ? 1 : 0));
-    const double range = yAxis->range().size();
-    yAxis->setNumberPrecision(range < 0.1 ? 3 : (range < 1.0 ? 2 : (range < 8.0 ? 1 : 0)));
 }
 
 void Board::placeLabels() {

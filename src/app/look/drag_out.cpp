@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/look/drag_out.h"
 
+#include <algorithm>
 #include <QApplication>
 #include <QDrag>
 #include <QMouseEvent>
@@ -65,7 +66,10 @@ QString carriedFile(const QString& name) {
     for (QChar& c : safe)
         if (c == u'/' || c == u'\\' || c < u' ')
             c = u'-';
-    return folder.filePath(safe.isEmpty() ? QStringLiteral("hillrun") : safe.left(120));
+    constexpr qsizetype kLongest = 100;
+    const qsizetype ending = std::max<qsizetype>(0, safe.lastIndexOf(u'.')); // it says what the file is: never cut
+    const QString stem = safe.left(std::min(ending, kLongest));
+    return folder.filePath((stem.isEmpty() ? QStringLiteral("hillrun") : stem) + safe.mid(ending));
 }
 
 void carryFiles(QMimeData& carried, const QStringList& files) {

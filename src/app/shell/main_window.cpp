@@ -96,11 +96,11 @@ void MainWindow::makeParts() {
 }
 
 void MainWindow::dropParts() {
+    m_made.clear(); // the focus goes from one to the next while they are deleted, and then nobody may ask them
     delete findChild<QDialog*>(u"guideWindow"_s);
     delete centralWidget(); // pages still look at the document when they are hidden
     delete m_files;
     delete m_actions;
-    m_made.clear();
 }
 
 /// Every word on the screen anew: all that shows the day is made again; the day itself, what was done to it, the cell

@@ -5,6 +5,7 @@
 // Exit status: 0 done; 1 the data does not allow it; 2 wrong use.
 
 #include "cli/commands.h"
+#include "cli/own_words.h"
 
 #include <csignal>
 #include <fmt/format.h>
@@ -48,12 +49,16 @@ int main(int argc, char** argv) {
     hillrun::cli::addExport(app);
     hillrun::cli::addPlan(app);
     hillrun::cli::addVerify(app);
+    hillrun::cli::nameParts(app);
     app.footer(said("cli.examples_analyse_data_demo"));
     try {
         app.parse(argc, argv);
         return 0;
     } catch (const CLI::ParseError& error) {
-        return app.exit(error) == 0 ? 0 : 2;
+        if (error.get_exit_code() == 0)
+            return app.exit(error); // help or version
+        fmt::print(stderr, "hillrun-cli: {}\n", hillrun::cli::wrongUse(error, app));
+        return 2;
     } catch (const hillrun::cli::WrongUse& error) {
         fmt::print(stderr, "hillrun-cli: {}\n", error.what());
         return 2;

@@ -275,6 +275,24 @@ TEST_CASE("the figures along an axis are those of its ticks") {
     }
 }
 
+TEST_CASE("a curve's label stands behind the line of an edge, not under it") {
+    ShownBoard b;
+    b.content.xRange = RpmRange{2000.0, 6400.0};
+    b.board.setContent(b.content);
+    QTest::qWait(30);
+    const auto left = [&] { return b.text(u"B"_s)->position->coords().x(); };
+    const double usual = left();
+    b.board.setEdges(RpmRange{2500.0, 6080.0});
+    const double edge = b.board.pixelOf(6080.0);
+    REQUIRE(edge > usual); // the line would go through the letter
+    REQUIRE(edge < usual + 12.0);
+    CHECK(left() >= edge + 4.0);
+    b.board.setEdges(RpmRange{2500.0, 5000.0}); // far from the label
+    CHECK(left() == Approx(usual));
+    b.board.setEdges(std::nullopt);
+    CHECK(left() == Approx(usual));
+}
+
 TEST_CASE("a flat line keeps room around it, and small moves are not blown up") {
     ShownBoard shown;
     shown.content.series.resize(1);

@@ -332,6 +332,24 @@ TEST_CASE("export writes each kind of file") {
     CHECK(readFileText(text).find("B gives") != std::string::npos);
 }
 
+TEST_CASE("the help and what is wrong with a line are said in the reader's language") {
+    const auto plain = run("--language en --help");
+    CHECK(plain.status == 0);
+    for (const char* word : {"Usage:", "[OPTIONS]", "Options:", "Subcommands:", "Print this help message and exit"}) {
+        INFO(word);
+        CHECK(plain.out.find(word) != std::string::npos);
+        CHECK(run("--language de --help").out.find(word) == std::string::npos);
+    }
+    CHECK(run("--language de --help").out.find("Aufruf:") != std::string::npos);
+    CHECK(run("--language fr analyse --help").out.find("montrer cette aide et finir") != std::string::npos);
+    CHECK(run("reduce x --language de").error.find("--pull fehlt") != std::string::npos);
+    CHECK(run("analyse --no-such x y --language de").error.find("Hier nicht bekannt: --no-such") != std::string::npos);
+    CHECK(run("--language fr").error.find("Nommez une commande") != std::string::npos);
+    CHECK(run("weather --temperature-c warm --language en").error.find("This does not fit:") != std::string::npos);
+    for (const char* wrong : {"reduce x", "analyse --no-such", "", "weather --temperature-c warm"})
+        CHECK(run(wrong).status == 2);
+}
+
 TEST_CASE("the exit status tells wrong use from unwilling data") {
     const struct {
         const char* arguments;

@@ -371,6 +371,16 @@ void Board::fitAxes() {
     }
 }
 
+/// Where a label may begin that would begin here: behind an edge's line, never under it.
+double Board::clearOfEdges(double pixel) const {
+    const double room = px(30); // of a letter or a pull's name
+    if (m_edges)
+        for (const double edge : {xAxis->coordToPixel(m_edges->low), xAxis->coordToPixel(m_edges->high)})
+            if (edge > pixel - 4.0 && edge < pixel + room)
+                pixel = edge + px(5);
+    return pixel;
+}
+
 void Board::placeLabels() {
     placeMarks();
     if (!m_title->text().isEmpty())
@@ -398,7 +408,8 @@ void Board::placeLabels() {
         for (size_t i = series.y.size(); i-- > 0;) {
             if (!std::isfinite(series.y[i]) || !xAxis->range().contains(series.x[i]))
                 continue;
-            places.push_back({item, xAxis->coordToPixel(series.x[i]) + 6.0, yAxis->coordToPixel(series.y[i])});
+            places.push_back(
+                {item, clearOfEdges(xAxis->coordToPixel(series.x[i]) + 6.0), yAxis->coordToPixel(series.y[i])});
             break;
         }
     }

@@ -118,6 +118,7 @@ private:
     void addShades();
     void fitAxes();
     void placeLabels();
+    [[nodiscard]] double clearOfEdges(double pixel) const;
     void placeMarks();
     void addMarks();
     void showStretch(double from, double to);

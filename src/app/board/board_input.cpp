@@ -46,6 +46,7 @@ void Board::setEdges(std::optional<RpmRange> edges) {
         return; // they are in somebody's hand
     m_edges = edges;
     showEdges();
+    placeLabels();
     replot(QCustomPlot::rpQueuedReplot);
 }
 

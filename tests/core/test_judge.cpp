@@ -104,6 +104,7 @@ TEST_CASE("what is judged in power is said in power, also when torque is shown")
     Comparison c = base();
     c.matters_w = 1500;
     CHECK(sentence(c, Quantity::Torque) == sentence(c));
+    CHECK(sentence(c).find("B against A is +0.4 +- 0.9 kW") != std::string::npos);
     c = base();
     c.bands[0].low_w = 100;
     c.judgedBy = JudgedBy::Itself;

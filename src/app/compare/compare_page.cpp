@@ -3,6 +3,7 @@
 #include "app/compare/compare_page.h"
 
 #include "app/board/board_svg.h"
+#include "app/frame/preferences.h"
 #include "app/look/copied_table.h"
 #include "app/look/elided_label.h"
 #include "app/look/fields.h"
@@ -118,7 +119,7 @@ QWidget* ComparePage::makeBoards() {
     m_school->setAccessibleName(tr("Show as"));
     m_school->setToolTip(tr("Which curve stands for a build. The difference always comes from all its pulls."));
     m_school->setProperty("flat", true);
-    m_school->addItems({tr("Mean of the pulls"), tr("Best pull"), tr("Median pull"), tr("Last settled pull")});
+    m_school->addItems(schoolChoices());
     m_quantity = new QToolButton(frame);
     m_quantity->setObjectName(u"quantityButton"_s);
     m_quantity->setProperty("flat", true);

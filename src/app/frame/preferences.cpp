@@ -11,6 +11,7 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
+#include <QObject>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
@@ -49,6 +50,13 @@ void keepInside(Preferences& p) {
 QString unitChoiceText(const DisplayUnits& units) {
     return QString::fromUtf8(powerUnitText(units.power)) + u" \u00B7 "_s +
            QString::fromUtf8(torqueUnitText(units.torque));
+}
+
+QStringList driftChoices() { return {QObject::tr("steady"), QObject::tr("cautious"), QObject::tr("jumps")}; }
+
+QStringList schoolChoices() {
+    return {QObject::tr("Mean of the pulls"), QObject::tr("Best pull"), QObject::tr("Median pull"),
+            QObject::tr("Last settled pull")};
 }
 
 Preferences readPreferences(const SettingsStore& store) {

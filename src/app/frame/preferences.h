@@ -18,6 +18,8 @@ inline constexpr std::array<DisplayUnits, 3> kUnitChoices{{{PowerUnit::Kilowatt,
 inline constexpr std::array kSmoothingChoices_rpm{50.0, 100.0, 150.0, 200.0, 300.0};
 /// "kW · N·m"
 QString unitChoiceText(const DisplayUnits& units);
+QStringList driftChoices();  ///< a word each `DriftAllowance`, in its order
+QStringList schoolChoices(); ///< a word each `CurveSchool`, in its order
 
 /// What can be chosen once for all days, as it is kept.
 struct Preferences {

@@ -1036,6 +1036,34 @@
         <source>%1 °C</source>
         <translation>%1 °C</translation>
     </message>
+    <message>
+        <source>steady</source>
+        <translation>gleichmäßig</translation>
+    </message>
+    <message>
+        <source>cautious</source>
+        <translation>vorsichtig</translation>
+    </message>
+    <message>
+        <source>jumps</source>
+        <translation>springend</translation>
+    </message>
+    <message>
+        <source>Mean of the pulls</source>
+        <translation>Mittel der Läufe</translation>
+    </message>
+    <message>
+        <source>Best pull</source>
+        <translation>Bester Lauf</translation>
+    </message>
+    <message>
+        <source>Median pull</source>
+        <translation>Mittlerer Lauf</translation>
+    </message>
+    <message>
+        <source>Last settled pull</source>
+        <translation>Letzter ruhiger Lauf</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2309,22 +2337,6 @@
     <message>
         <source>Which curve stands for a build. The difference always comes from all its pulls.</source>
         <translation>Welche Kurve für einen Stand steht. Der Unterschied kommt immer aus allen seinen Läufen.</translation>
-    </message>
-    <message>
-        <source>Mean of the pulls</source>
-        <translation>Mittel der Läufe</translation>
-    </message>
-    <message>
-        <source>Best pull</source>
-        <translation>Bester Lauf</translation>
-    </message>
-    <message>
-        <source>Median pull</source>
-        <translation>Mittlerer Lauf</translation>
-    </message>
-    <message>
-        <source>Last settled pull</source>
-        <translation>Letzter ruhiger Lauf</translation>
     </message>
     <message>
         <source>drag across the curves to add a band</source>
@@ -4566,18 +4578,6 @@
         <translation>Drift</translation>
     </message>
     <message>
-        <source>steady</source>
-        <translation>gleichmäßig</translation>
-    </message>
-    <message>
-        <source>cautious</source>
-        <translation>vorsichtig</translation>
-    </message>
-    <message>
-        <source>jumps</source>
-        <translation>springend</translation>
-    </message>
-    <message>
         <source>Folder for days</source>
         <translation>Ordner für Tage</translation>
     </message>
@@ -4644,22 +4644,6 @@
     <message>
         <source>Curve of a build</source>
         <translation>Kurve eines Standes</translation>
-    </message>
-    <message>
-        <source>Mean of the pulls</source>
-        <translation>Mittel der Läufe</translation>
-    </message>
-    <message>
-        <source>Best pull</source>
-        <translation>Bester Lauf</translation>
-    </message>
-    <message>
-        <source>Median pull</source>
-        <translation>Mittlerer Lauf</translation>
-    </message>
-    <message>
-        <source>Last settled pull</source>
-        <translation>Letzter ruhiger Lauf</translation>
     </message>
     <message>
         <source>Cell and weather</source>
@@ -4777,18 +4761,6 @@
     <message>
         <source>Correct boosted engines: %1</source>
         <translation>Aufgeladene Motoren korrigieren: %1</translation>
-    </message>
-    <message>
-        <source>steady</source>
-        <translation>gleichmäßig</translation>
-    </message>
-    <message>
-        <source>cautious</source>
-        <translation>vorsichtig</translation>
-    </message>
-    <message>
-        <source>jumps</source>
-        <translation>springend</translation>
     </message>
     <message>
         <source> · edited</source>

@@ -1036,6 +1036,34 @@
         <source>%1 °C</source>
         <translation>%1 °C</translation>
     </message>
+    <message>
+        <source>steady</source>
+        <translation>régulière</translation>
+    </message>
+    <message>
+        <source>cautious</source>
+        <translation>prudente</translation>
+    </message>
+    <message>
+        <source>jumps</source>
+        <translation>par sauts</translation>
+    </message>
+    <message>
+        <source>Mean of the pulls</source>
+        <translation>Moyenne des passages</translation>
+    </message>
+    <message>
+        <source>Best pull</source>
+        <translation>Meilleur passage</translation>
+    </message>
+    <message>
+        <source>Median pull</source>
+        <translation>Passage médian</translation>
+    </message>
+    <message>
+        <source>Last settled pull</source>
+        <translation>Dernier passage posé</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2309,22 +2337,6 @@
     <message>
         <source>Which curve stands for a build. The difference always comes from all its pulls.</source>
         <translation>Quelle courbe représente un montage. La différence vient toujours de tous ses passages.</translation>
-    </message>
-    <message>
-        <source>Mean of the pulls</source>
-        <translation>Moyenne des passages</translation>
-    </message>
-    <message>
-        <source>Best pull</source>
-        <translation>Meilleur passage</translation>
-    </message>
-    <message>
-        <source>Median pull</source>
-        <translation>Passage médian</translation>
-    </message>
-    <message>
-        <source>Last settled pull</source>
-        <translation>Dernier passage posé</translation>
     </message>
     <message>
         <source>drag across the curves to add a band</source>
@@ -4566,18 +4578,6 @@
         <translation>Dérive</translation>
     </message>
     <message>
-        <source>steady</source>
-        <translation>régulière</translation>
-    </message>
-    <message>
-        <source>cautious</source>
-        <translation>prudente</translation>
-    </message>
-    <message>
-        <source>jumps</source>
-        <translation>par sauts</translation>
-    </message>
-    <message>
         <source>Folder for days</source>
         <translation>Dossier des journées</translation>
     </message>
@@ -4644,22 +4644,6 @@
     <message>
         <source>Curve of a build</source>
         <translation>Courbe d’un montage</translation>
-    </message>
-    <message>
-        <source>Mean of the pulls</source>
-        <translation>Moyenne des passages</translation>
-    </message>
-    <message>
-        <source>Best pull</source>
-        <translation>Meilleur passage</translation>
-    </message>
-    <message>
-        <source>Median pull</source>
-        <translation>Passage médian</translation>
-    </message>
-    <message>
-        <source>Last settled pull</source>
-        <translation>Dernier passage posé</translation>
     </message>
     <message>
         <source>Cell and weather</source>
@@ -4777,18 +4761,6 @@
     <message>
         <source>Correct boosted engines: %1</source>
         <translation>Corriger les moteurs suralimentés : %1</translation>
-    </message>
-    <message>
-        <source>steady</source>
-        <translation>régulière</translation>
-    </message>
-    <message>
-        <source>cautious</source>
-        <translation>prudente</translation>
-    </message>
-    <message>
-        <source>jumps</source>
-        <translation>par sauts</translation>
     </message>
     <message>
         <source> · edited</source>

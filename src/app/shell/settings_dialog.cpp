@@ -110,9 +110,9 @@ QWidget* SettingsDialog::makeFigures(QAction& connections) {
     for (const double width : kSmoothingChoices_rpm)
         m_smoothing->addItem(tr("%1 rpm").arg(width), width);
     m_drift = choice(*form, u"driftSetting"_s, tr("Drift"));
-    m_drift->addItems({tr("steady"), tr("cautious"), tr("jumps")});
+    m_drift->addItems(driftChoices());
     m_school = choice(*form, u"schoolSetting"_s, tr("Curve of a build"));
-    m_school->addItems({tr("Mean of the pulls"), tr("Best pull"), tr("Median pull"), tr("Last settled pull")});
+    m_school->addItems(schoolChoices());
     auto* links = new QPushButton(connections.text(), this);
     links->setObjectName(u"connectionsSetting"_s);
     links->setToolTip(connections.toolTip());

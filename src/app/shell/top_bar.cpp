@@ -119,7 +119,7 @@ void TopBar::fillChoices() {
         m_document.edit(tr("Correct boosted engines: %1").arg(m_boost->itemText(index)),
                         [index](TestDay& day) { day.boostSchool = static_cast<BoostSchool>(index); });
     });
-    m_allowance->addItems({tr("steady"), tr("cautious"), tr("jumps")});
+    m_allowance->addItems(driftChoices());
     for (const DisplayUnits& units : kUnitChoices)
         m_units->addItem(unitChoiceText(units));
     auto change = [this](const auto& what) {

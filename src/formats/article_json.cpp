@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/article_json.h"
 
+#include "core/channels/channels.h"
 #include "formats/json_writer.h"
 
 namespace hillrun {
@@ -118,6 +119,34 @@ Json fuelJson(const Fuel& fuel) {
     return out;
 }
 
+/// "below" or "above", never both.
+WatchLimit readLimit(ObjectReader in) {
+    WatchLimit out;
+    out.channel = in.requiredText("channel");
+    const auto above = in.number("above");
+    const auto below = in.number("below");
+    if (above.has_value() == below.has_value())
+        throw DataError(Problem::WrongType, {Statement{"expected.above_or_below"}}, in.place("above"));
+    out.side = above ? LimitSide::Above : LimitSide::Below;
+    out.value = above ? *above : *below;
+    const ChannelInfo* info = channelInfo(out.channel);
+    const std::string unit = info ? canonicalUnitText(info->dimension) : std::string();
+    if (const std::string said = in.text("unit", unit); info && !said.empty() && said != unit)
+        throw DataError(Problem::BadValue, {said, Statement{"not_allowed.unit_of_channel", {unit}}}, in.place("unit"));
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json limitJson(const WatchLimit& limit) {
+    Json out;
+    out["channel"] = limit.channel;
+    out[limit.side == LimitSide::Above ? "above" : "below"] = limit.value;
+    if (const ChannelInfo* info = channelInfo(limit.channel); info && info->dimension != Dimension::None)
+        out["unit"] = canonicalUnitText(info->dimension);
+    addUnknown(out, limit.unknownKeys);
+    return out;
+}
+
 } // namespace
 
 Article readArticle(ObjectReader in) {
@@ -128,6 +157,11 @@ Article readArticle(ObjectReader in) {
     out.fuel = readFuel(in.object("fuel"));
     out.nitrous = in.flag("nitrous", false);
     out.statedPower_kw = in.number("stated_power_kw");
+    if (in.has("limits")) {
+        out.limits.emplace();
+        for (ObjectReader& limit : in.objects("limits"))
+            out.limits->push_back(readLimit(limit));
+    }
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -142,6 +176,11 @@ Json articleJson(const Article& article) {
     if (article.nitrous)
         out["nitrous"] = true;
     putKnown(out, "stated_power_kw", article.statedPower_kw);
+    if (article.limits) {
+        out["limits"] = Json::array();
+        for (const WatchLimit& limit : *article.limits)
+            out["limits"].push_back(limitJson(limit));
+    }
     addUnknown(out, article.unknownKeys);
     return out;
 }

@@ -127,7 +127,8 @@ const std::vector<const char*>& faultKinds() {
         "start_spike", "breakup",     "collapse",       "limiter",       "absorber_full",   "dropout",
         "noise",       "frozen",      "slip",           "boost_leak",    "lost_connection", "throttle_short",
         "lift",        "mixture",     "knock",          "timing_pulled", "bypass",          "wrong_unit",
-        "wrong_gear",  "clutch_slip", "converter_slip", "resonance",     "spike",           "gap"};
+        "wrong_gear",  "clutch_slip", "converter_slip", "resonance",     "spike",           "gap",
+        "oil_starved", "exhaust_hot"};
     return kinds;
 }
 

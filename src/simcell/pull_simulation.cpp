@@ -119,11 +119,11 @@ double reading(const CellSpec& spec, const BuildEffect& effect, const HumidAir& 
     if (channel == "oil_temperature")
         return s.warmth.oil_c;
     if (channel == "exhaust_gas_temperature")
-        return s.warmth.egt_c;
+        return s.warmth.egt_c + s.exhaustOver_c;
     if (channel == "tyre_temperature")
         return s.warmth.tyre_c;
     if (channel == "oil_pressure")
-        return 190.0 + 42.0 * krpm - 0.9 * (s.warmth.oil_c - 90.0);
+        return std::max(0.0, 190.0 + 42.0 * krpm - 0.9 * (s.warmth.oil_c - 90.0) - s.oilLost_kpa);
     if (channel == "fuel_pressure")
         return 300.0 + (spec.engine.turbo ? map - ambient : 0.0);
     if (channel == "fuel_flow")
@@ -223,6 +223,7 @@ void PullSimulation::moveTo(double time_s, double dt) {
     applyFaults(intoSweep_s);
     applyFaultsOfTheCell();
     applyFaultsOfTheControl();
+    applyFaultsOfTheEngine(dt);
     m_state.torque_nm = atThePlace_nm(m_state.torque_nm);
     warm(dt, share);
 }
@@ -403,6 +404,18 @@ void PullSimulation::applyFaultsOfTheControl() {
     }
     if (const FaultSpec* f = fault("lift"); f && m_state.speed_rpm > f->at_rpm && !m_liftedAt_s)
         m_liftedAt_s = m_time_s;
+}
+
+/// What an engine shows that is about to be hurt: a pick-up that draws air, an exhaust that runs too hot. From that
+/// speed on it grows by the size, in kPa or degrees, in a second; it goes with the throttle.
+void PullSimulation::applyFaultsOfTheEngine(double dt) {
+    const auto grow = [&](const char* kind, double& by) {
+        const FaultSpec* f = fault(kind);
+        const bool on = f && !m_lifted && m_state.speed_rpm > f->at_rpm && m_state.throttle_pct > 60.0;
+        by = std::max(0.0, by + dt * (on ? f->size_pct : -2.0 * by));
+    };
+    grow("oil_starved", m_state.oilLost_kpa);
+    grow("exhaust_hot", m_state.exhaustOver_c);
 }
 
 /// Faults of the wiring, on what the logger gets.

@@ -47,6 +47,8 @@ struct EngineState {
     double knock_deg = 0.0;
     double ignitionPulled_deg = 0.0;
     double bypassOpen_pct = 0.0; ///< at full throttle
+    double oilLost_kpa = 0.0;
+    double exhaustOver_c = 0.0;
     double roller_rad_s = 0.0;
     double acceleration_rad_s2 = 0.0; ///< of the engine
 };
@@ -100,6 +102,7 @@ private:
     void coastRollers(double dt);
     [[nodiscard]] double atThePlace_nm(double engine_nm) const;
     void applyFaultsOfTheControl();
+    void applyFaultsOfTheEngine(double dt);
     void applyFaults(double intoSweep_s);
     void applyFaultsOfTheCell();
     void warm(double dt, double share);

@@ -49,6 +49,42 @@ TEST_CASE("what was planned and done comes back as it was written") {
     CHECK(dayFromJson(dayToJson(day), "day.json") == day);
 }
 
+TEST_CASE("the limits of an article come back, also when it wants none") {
+    TestDay day;
+    CHECK(dayToJson(day).find("\"limits\"") == std::string::npos); // the usual ones
+    day.article.limits = std::vector<WatchLimit>{};
+    CHECK(dayFromJson(dayToJson(day), "day.json").article.limits == day.article.limits);
+    day.article.limits = {{"oil_pressure", LimitSide::Below, 180.0},
+                          {"lambda", LimitSide::Above, 0.97},
+                          {"gearbox_temperature", LimitSide::Above, 120.5, R"({"why":"new seals"})"}};
+    const std::string text = dayToJson(day);
+    CHECK(dayFromJson(text, "day.json") == day);
+    CHECK(articleCardFrom(articleCardText(day.article), "card.json") == day.article);
+    CHECK(text.find("\"below\": 180") != std::string::npos);
+    CHECK(text.find("\"unit\": \"kPa\"") != std::string::npos);
+}
+
+TEST_CASE("a limit that cannot be meant is refused with its place") {
+    const auto problem = [](const char* limit) {
+        const std::string text =
+            std::string(R"({"format": "hill-run-day", "version": 1, "article": {"limits": [)") + limit + "]}}";
+        try {
+            (void)dayFromJson(text, "day.json");
+        } catch (const DataError& error) {
+            return error.place().key;
+        }
+        return std::string("read");
+    };
+    CHECK(problem(R"({"channel": "oil_pressure", "below": 150, "unit": "kPa"})") == "read");
+    CHECK(problem(R"({"channel": "oil_pressure", "below": 150})") == "read");
+    CHECK(problem(R"({"channel": "lambda", "above": 1.02, "unit": ""})") == "read");
+    CHECK(problem(R"({"channel": "oil_pressure", "below": 1.5, "unit": "bar"})") == "article.limits[0].unit");
+    CHECK(problem(R"({"channel": "oil_pressure"})") == "article.limits[0].above");
+    CHECK(problem(R"({"channel": "oil_pressure", "below": 1, "above": 2})") == "article.limits[0].above");
+    CHECK(problem(R"({"below": 150})") == "article.limits[0].channel");
+    CHECK(problem(R"({"channel": "oil_pressure", "below": "low"})") == "article.limits[0].below");
+}
+
 TEST_CASE("a day without a plan gets no new keys") {
     TestDay day;
     day.name = "Plain";

@@ -6,6 +6,7 @@
 #include "core/day/laid_log.h"
 #include "core/day/part_role.h"
 #include "core/day/plan.h"
+#include "core/day/watch_limit.h"
 #include "core/statement/statement.h"
 #include "core/units/rpm_range.h"
 #include "core/weather/standards.h"
@@ -89,6 +90,7 @@ struct Article {
     Fuel fuel;
     bool nitrous = false;
     std::optional<double> statedPower_kw;
+    std::optional<std::vector<WatchLimit>> limits; ///< nothing: the usual ones
     std::string unknownKeys;
     bool operator==(const Article&) const = default;
 };

@@ -3,6 +3,7 @@
 #include "core/channels/channels.h"
 #include "core/pull/derived.h"
 #include "core/pull/event_list.h"
+#include "core/pull/limit_watch.h"
 
 #include <algorithm>
 #include <cmath>
@@ -166,6 +167,23 @@ void boostLow(EventSheet& sheet) {
     sheet.addRange(EventKind::BoostLow, range, size, {"event.boost_low", {decimals(size, 1, "kPa"), range}});
 }
 
+/// What the engine may not do, whether or not somebody watched.
+void limits(EventSheet& sheet) {
+    const auto row = [&](double time_s) {
+        const auto at = std::lower_bound(sheet.s.time_s.begin(), sheet.s.time_s.end(), time_s);
+        return std::min(static_cast<size_t>(at - sheet.s.time_s.begin()), sheet.s.rows() - 1);
+    };
+    for (const LimitCrossing& crossing : limitsPassed(sheet.raw, sheet.context.limits, sheet.s.first, sheet.s.rows())) {
+        const size_t from = row(crossing.time_s);
+        const size_t to = row(crossing.until_s);
+        const std::string& channel = crossing.limit.channel;
+        sheet.add(EventKind::LimitPassed, from, to, crossing.worst,
+                  {crossing.limit.side == LimitSide::Above ? "event.limit_above" : "event.limit_below",
+                   {ChannelName{channel}, channelReading(channel, crossing.worst),
+                    channelReading(channel, crossing.limit.value), sheet.between(from, to)}});
+    }
+}
+
 } // namespace
 
 void findControlEvents(EventSheet& sheet) {
@@ -175,6 +193,7 @@ void findControlEvents(EventSheet& sheet) {
     bypass(sheet);
     boostDip(sheet);
     boostLow(sheet);
+    limits(sheet);
 }
 
 } // namespace hillrun

@@ -35,6 +35,7 @@ constexpr EventKindInfo kKinds[] = {
     {EventKind::ConverterSlip, "converter_slip", EventScope::Stretch},
     {EventKind::WrongGear, "wrong_gear", EventScope::WholePull},
     {EventKind::WrongUnit, "wrong_unit", EventScope::WholePull},
+    {EventKind::LimitPassed, "limit_passed", EventScope::Engine},
     {EventKind::Dip, "dip", EventScope::Remark},
     {EventKind::Hump, "hump", EventScope::Remark},
 };

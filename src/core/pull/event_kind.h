@@ -31,6 +31,7 @@ enum class EventKind {
     ConverterSlip,
     WrongGear,
     WrongUnit,
+    LimitPassed,
     Dip,
     Hump,
 };
@@ -38,6 +39,7 @@ enum class EventKind {
 /// What an event spoils, which decides what is offered.
 enum class EventScope {
     Remark,    ///< nothing: the engine's own curve may look so
+    Engine,    ///< not the curve: the engine wants looking at
     Trimmed,   ///< nothing that counts: the trim leaves it out already
     Stretch,   ///< a stretch of engine speed; the rest may stay
     WholePull, ///< the pull

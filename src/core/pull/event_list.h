@@ -42,7 +42,7 @@ std::vector<RpmRange> stretches(const std::vector<double>& rpm, double atLeast_r
 void findSweepEvents(EventSheet& sheet);
 /// absorber_full, dropout, noise, frozen.
 void findWiringEvents(EventSheet& sheet);
-/// mixture, knock, timing_pulled, bypass_open, boost_dip, boost_low.
+/// mixture, knock, timing_pulled, bypass_open, boost_dip, boost_low, limit_passed.
 void findControlEvents(EventSheet& sheet);
 /// tyre_slip, clutch_slip, converter_slip, slip, wrong_gear, wrong_unit.
 void findDrivelineEvents(EventSheet& sheet);

@@ -109,7 +109,7 @@ bool isRemark(const Event& event) { return eventKindInfo(event.kind).scope == Ev
 EventRemedy remedyFor(const Event& event, const Curve& curve) {
     EventRemedy out;
     const EventKindInfo& info = eventKindInfo(event.kind);
-    if (info.scope == EventScope::Remark || info.scope == EventScope::Trimmed)
+    if (info.scope != EventScope::Stretch && info.scope != EventScope::WholePull)
         return out;
     out.setAside = true;
     out.reason = info.name;

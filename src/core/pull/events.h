@@ -27,6 +27,7 @@ struct EventContext {
     FuelKind fuel = FuelKind::Petrol;
     Ignition ignition = Ignition::Spark;
     std::optional<int> gear;
+    std::vector<WatchLimit> limits;
     std::vector<std::optional<double>> gearRatios; ///< engine over driven speed in gears 1, 2 ...; empty: not known
     bool operator==(const EventContext&) const = default;
 };

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/slip/day_events.h"
 
+#include "core/plan/usual_limits.h"
+
 #include <algorithm>
 #include <cassert>
 #include <cmath>
@@ -82,6 +84,7 @@ EventContext eventContext(const TestDay& day, const std::vector<PullResult>& pul
     out.fuel = day.article.fuel.kind;
     out.ignition = day.article.engine.ignition;
     out.gear = day.pulls[pull].gear;
+    out.limits = limitsOf(day.article);
     for (int gear = 1; gear <= static_cast<int>(dyno.vehicle.gears.size()); ++gear)
         out.gearRatios.push_back(gearRatio(dyno, gear, pulls[pull].curve->source().drivenIsRoller));
     for (const size_t other : companions.pulls)

@@ -210,7 +210,12 @@ void CellWorker::takeFrame(double time_s, std::span<const double> values) {
     std::copy(values.begin(), values.end(), m_lastFrame.begin());
     m_watch->take(time_s, values);
     m_recorder.take(time_s, values);
-    if (m_recorder.state() != RecorderState::Running || m_speedColumn < 0)
+    if (m_recorder.state() != RecorderState::Running)
+        return;
+    const size_t passed = m_limits.crossings().size();
+    m_limits.take(time_s, values);
+    tellPassed(passed);
+    if (m_speedColumn < 0)
         return;
     const double speed = values[static_cast<size_t>(m_speedColumn)];
     double torque = std::numeric_limits<double>::quiet_NaN();
@@ -227,6 +232,16 @@ void CellWorker::takeFrame(double time_s, std::span<const double> values) {
         m_traceSpeed.push_back(speed);
         m_traceTorque.push_back(torque);
     }
+}
+
+/// The window hears of a limit that was passed at once, not at the next beat.
+void CellWorker::tellPassed(size_t before) {
+    const auto& passed = m_limits.crossings();
+    if (passed.size() == before)
+        return;
+    for (size_t i = before; i < passed.size() && m_journal.isOpen(); ++i)
+        m_journal.note(Voice::forFiles().say(crossingPhrase(passed[i])));
+    tell();
 }
 
 /// "clock 2026-05-16T09:12:00+01:00 12.345": the cell's own clock at a stream time; "event build B".
@@ -269,6 +284,7 @@ void CellWorker::takeWeather(const WeatherReading& reading, const QString& from)
 void CellWorker::takeRegisters(OpenLink& link, const ModbusLink::Readings& readings) {
     heard(link);
     WeatherReading weather;
+    const size_t passed = m_limits.crossings().size();
     for (const auto& [entry, value] : readings) {
         if (entry.channel == "weather_temperature")
             weather.temperature_c = value;
@@ -277,10 +293,17 @@ void CellWorker::takeRegisters(OpenLink& link, const ModbusLink::Readings& readi
         else if (entry.channel == "weather_humidity")
             weather.humidity_pct = value;
         else
-            m_slow[entry.channel] = {entry.unit, value, Clock::now()};
+            takeSlow(entry.channel, {entry.unit, value, Clock::now()});
     }
+    tellPassed(passed);
     if (!weather.empty())
         takeWeather(weather, link.status.address.words());
+}
+
+void CellWorker::takeSlow(const std::string& channel, const Latest& latest) {
+    m_slow[channel] = latest;
+    if (m_recorder.state() == RecorderState::Running)
+        m_limits.takeSlow(channel, m_lastTime_s, latest.value);
 }
 
 void CellWorker::arm(const PullRequest& request) {
@@ -322,6 +345,7 @@ void CellWorker::beginPull(double startTime_s) {
             m_pull.weather = air;
     m_traceSpeed.clear();
     m_traceTorque.clear();
+    m_limits = LimitWatch(m_request.limits, m_columns);
     m_journal.begin(m_pullDay, m_pull, m_columns); // a refusal shows in the snapshot; rows live on in memory
     m_flush.start(kFlush_ms);
     Q_EMIT pullStarted();
@@ -373,6 +397,8 @@ std::string CellWorker::oddities(const Recording& recording) const {
         out.push_back({"odd.clock", {faults}});
     if (!m_pullDatedByCell && m_clockAt_s > 0.0)
         out.push_back({"odd.dated_afterwards"});
+    for (const LimitCrossing& crossing : m_limits.crossings())
+        out.push_back(crossingPhrase(crossing));
     return said(out);
 }
 
@@ -410,6 +436,7 @@ void CellWorker::tell() {
         out->traceSpeed_rpm = m_traceSpeed;
         out->traceTorque_nm = m_traceTorque;
         out->pullSeconds = m_lastTime_s - m_recorder.startedAt_s();
+        out->passed = m_limits.crossings();
     }
     out->journalProblem = m_journal.problem();
     out->stale = age > kStale_s;

@@ -72,6 +72,8 @@ private:
     void dropPull();
     [[nodiscard]] std::string oddities(const Recording& recording) const;
     [[nodiscard]] double arrival_s() const;
+    void takeSlow(const std::string& channel, const Latest& latest);
+    void tellPassed(size_t before);
     void watchSilence();
     void tell();
     [[nodiscard]] std::string startedText(double streamTime_s) const;
@@ -83,6 +85,7 @@ private:
     Pull m_pull;                     ///< being made
     std::filesystem::path m_pullDay; ///< the day it is made for
     std::unique_ptr<ChannelWatch> m_watch;
+    LimitWatch m_limits; ///< of the pull being made
     std::vector<Column> m_columns;
     std::vector<double> m_lastFrame;
     int m_speedColumn = -1, m_torqueColumn = -1, m_powerColumn = -1;

@@ -5,6 +5,7 @@
 #include "cell/byte_link.h"
 #include "cell/pull_recorder.h"
 #include "core/pull/channel_watch.h"
+#include "core/pull/limit_watch.h"
 #include "core/weather/weather_reading.h"
 
 #include <filesystem>
@@ -43,8 +44,9 @@ struct LiveSnapshot {
     std::vector<double> traceSpeed_rpm; ///< of the pull being made, thinned
     std::vector<double> traceTorque_nm;
     double pullSeconds = 0.0;
-    Statement journalProblem; ///< why the disk refuses; the pull is kept in memory
-    bool stale = true;        ///< no frame for half a second
+    std::vector<LimitCrossing> passed; ///< limits that the pull being made has passed, in that order
+    Statement journalProblem;          ///< why the disk refuses; the pull is kept in memory
+    bool stale = true;                 ///< no frame for half a second
     double framesPerSecond = 0.0;
     double cellClock_s = 0.0; ///< seconds since 1970 by the cell's own clock; 0: it has none
     std::string cellOffset;   ///< its offset from UTC as it writes it
@@ -64,7 +66,8 @@ struct PullRequest {
     std::filesystem::path dayPath;
     Pull pull;
     SweepDirection sweep = SweepDirection::Up;
-    bool stationWeather = true; ///< take the weather of the station over that of `pull` when it is fresh
+    std::vector<WatchLimit> limits; ///< watched while it runs
+    bool stationWeather = true;     ///< take the weather of the station over that of `pull` when it is fresh
 };
 
 /// When a pull really began, told by the logger after the pull was made.

@@ -130,6 +130,61 @@ TEST_CASE("slow channels and weather come in over Modbus") {
     CHECK(live.service.now()->weather.humidity_pct.value() == Approx(80.0).margin(0.2));
 }
 
+TEST_CASE("a limit that is passed is told while the pull runs, and stands in its note") {
+    test::TemporaryFolder folder;
+    Simcell cell({u"--tcp"_s, u"0"_s, u"--speed"_s, u"5"_s});
+    Listener live;
+    live.service.setLinks({address(u"tcp://"_s + cell.place(u"telemetry"_s))});
+    PullRequest request = requestIn(folder.path());
+    request.limits = {{"oil_pressure", LimitSide::Below, 150.0}, {"coolant_temperature", LimitSide::Above, 110.0}};
+    live.service.arm(request);
+    REQUIRE(waitFor([&] { return !live.service.now()->stale; }));
+    cell.say(u"start"_s);
+    QTest::qWait(300);
+    cell.ask(u"fault oil_starved 4000 300"_s);
+    cell.say(u"pull"_s);
+    REQUIRE(waitFor([&] { return !live.service.now()->passed.empty(); }));
+    const LiveSnapshotPtr now = live.service.now();
+    CHECK(now->recorder == RecorderState::Running);
+    REQUIRE(now->passed.size() == 1);
+    CHECK(now->passed.front().limit.channel == "oil_pressure");
+    CHECK(now->passed.front().value <= 150.0);
+    REQUIRE(waitFor([&] { return live.pulls.size() == 1; }, 15000));
+    CHECK(live.pulls.front().pull.note.find("Oil pressure") != std::string::npos);
+    CHECK(live.pulls.front().pull.note.find("limit 150") != std::string::npos);
+    CHECK(readFileText(live.pulls.front().journal).find("#Oil pressure") != std::string::npos);
+    REQUIRE(waitFor([&] { return live.service.now()->passed.empty(); })); // the next pull begins anew
+    cell.say(u"clear"_s);
+    QTest::qWait(1500);
+    cell.say(u"pull"_s);
+    REQUIRE(waitFor([&] { return live.pulls.size() == 2; }, 15000));
+    CHECK(live.pulls.back().pull.note.find("Oil") == std::string::npos);
+}
+
+TEST_CASE("a register is watched too") {
+    test::TemporaryFolder folder;
+    const int port = test::freePort();
+    Simcell cell({u"--tcp"_s, u"0"_s, u"--modbus-tcp"_s, QString::number(port)});
+    writeFileSafely(folder.path() / "map.json",
+                    R"({"format": "hill-run-registers", "version": 1, "registers": [
+                        {"channel": "gearbox_temperature", "unit": "C", "address": 1, "scale": 0.1, "signed": true}]})");
+    Listener live;
+    live.service.setLinks({address(u"tcp://"_s + cell.place(u"telemetry"_s)),
+                           address(u"modbus-tcp://127.0.0.1:%1?map=%2"_s.arg(port).arg(
+                               QString::fromStdString((folder.path() / "map.json").string())))});
+    REQUIRE(waitFor([&] { return live.service.now()->find("gearbox_temperature") && !live.service.now()->stale; }));
+    PullRequest request = requestIn(folder.path());
+    request.limits = {{"gearbox_temperature", LimitSide::Above, 40.0}}; // it has 66
+    live.service.arm(request);
+    QTest::qWait(2000);
+    CHECK(live.service.now()->passed.empty()); // no pull runs
+    live.service.startByHand();
+    REQUIRE(waitFor([&] { return live.service.now()->passed.size() == 1; }, 12000));
+    live.service.endByHand();
+    REQUIRE(waitFor([&] { return live.pulls.size() == 1; }));
+    CHECK(live.pulls.front().pull.note.find("limit 40") != std::string::npos);
+}
+
 TEST_CASE("a register map of one's own is followed, a broken one is told") {
     const int port = test::freePort();
     Simcell cell({u"--modbus-tcp"_s, QString::number(port)});

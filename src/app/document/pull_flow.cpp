@@ -7,6 +7,7 @@
 #include "core/day/local_time.h"
 #include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
+#include "core/plan/usual_limits.h"
 
 #include <algorithm>
 #include <cstdlib>
@@ -127,6 +128,7 @@ PullRequest PullFlow::nextRequest() const {
     PullRequest out;
     out.dayPath = m_document.path();
     out.sweep = day.cell.sweep;
+    out.limits = limitsOf(day.article);
     out.pull.id = nextPullId();
     out.pull.file = "pulls/" + out.pull.id + ".csv";
     out.pull.build = fitted();

@@ -111,7 +111,8 @@ int main(int argc, char** argv) {
     hillrun::DesktopDialogs dialogs;
     hillrun::SettingsStore settings;
     hillrun::CellService cell;
-    hillrun::MainWindow window(dialogs, settings, cell);
+    hillrun::DesktopTonePlayer tones;
+    hillrun::MainWindow window(dialogs, settings, cell, tones);
     application.guard(window, dialogs);
     if (parser.isSet(u"dark"_s))
         window.setDark(true);

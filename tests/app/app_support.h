@@ -90,16 +90,30 @@ template <class Condition> bool waitFor(const Condition& condition, int limit_ms
     return QTest::qWaitFor(condition, limit_ms);
 }
 
+/// Hears what would sound.
+class TestTones : public TonePlayer {
+public:
+    std::vector<Tone> played;
+    bool sounds = false;
+    void play(Tone tone) override {
+        played.push_back(tone);
+        sounds = tone != Tone::None;
+    }
+    void stop() override { sounds = false; }
+};
+
 /// What a window is put together with.
 struct WindowParts {
     SettingsStore settingsStore;
     CellService cellService;
+    TestTones tonePlayer;
 };
 
 /// A window with parts of its own.
 class TestWindow : private WindowParts, public MainWindow {
 public:
-    explicit TestWindow(Dialogs& dialogs) : MainWindow(dialogs, settingsStore, cellService) {}
+    explicit TestWindow(Dialogs& dialogs) : MainWindow(dialogs, settingsStore, cellService, tonePlayer) {}
+    [[nodiscard]] TestTones& tones() { return tonePlayer; }
 };
 
 /// Says that a window is opened without a day.

@@ -160,7 +160,8 @@ int main(int argc, char** argv) {
     ConsoleDialogs dialogs;
     SettingsStore settings;
     CellService cell;
-    MainWindow window(dialogs, settings, cell);
+    DesktopTonePlayer tones;
+    MainWindow window(dialogs, settings, cell, tones);
     application.guard(window, dialogs);
     window.show();
     window.showPage("pull");

@@ -9,6 +9,7 @@
 #include "app/frame/action_registry.h"
 #include "app/frame/dialogs.h"
 #include "app/frame/settings.h"
+#include "app/frame/tone_player.h"
 #include "app/look/theme.h"
 #include "cell/cell_service.h"
 
@@ -55,6 +56,7 @@ struct Workplace {
     SettingsStore& settings;
     DayFiles& files;
     CellService& cell;
+    TonePlayer& tones;
     PullFlow& flow;
     RepeatabilityLog& repeatability;
     PageHost& host;

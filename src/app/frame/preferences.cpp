@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/frame/preferences.h"
 
+#include "app/frame/tone.h"
 #include "core/errors/data_error.h"
 #include "core/weather/standards.h"
 #include "formats/file_io.h"
@@ -43,6 +44,7 @@ void keepInside(Preferences& p) {
     p.units = std::clamp(p.units, 0, static_cast<int>(kUnitChoices.size()) - 1);
     p.drift = std::clamp(p.drift, 0, 2);
     p.school = std::clamp(p.school, 0, 3);
+    p.tone = QString::fromLatin1(toneName(toneNamed(p.tone)));
 }
 
 } // namespace

@@ -35,6 +35,7 @@ struct Preferences {
     QString workshop;
     QString address;   ///< a line each
     QString logo;      ///< path of a picture
+    QString tone;      ///< when a limit is passed: toneName
     QStringList links; ///< connections as they are kept (kept_links.h)
     bool operator==(const Preferences&) const = default;
 };
@@ -53,6 +54,7 @@ template <class Some, class Visit> void eachPreference(Some& p, const Visit& vis
     visit(p.workshop, "workshop", settings::kWorkshop);
     visit(p.address, "address", settings::kAddress);
     visit(p.logo, "logo", settings::kLogo);
+    visit(p.tone, "tone", settings::kTone);
     visit(p.links, "connections", settings::kLinks);
 }
 

@@ -29,9 +29,10 @@ inline const Setting<int> kSchool{"view/school", 0};                       ///< 
 inline const Setting<int> kDrift{"analysis/drift", 1};                     ///< DriftAllowance
 inline const Setting<QString> kPaper{"print/paper", QStringLiteral("a4")}; ///< or letter
 inline const Setting<QString> kWorkshop{"print/workshop", {}};
-inline const Setting<QString> kAddress{"print/address", {}}; ///< a line each
-inline const Setting<QString> kLogo{"print/logo", {}};       ///< path of a picture
-inline const Setting<QStringList> kLinks{"cell/links", {}};  ///< name, address and use, tab between
+inline const Setting<QString> kAddress{"print/address", {}};                     ///< a line each
+inline const Setting<QString> kLogo{"print/logo", {}};                           ///< path of a picture
+inline const Setting<QStringList> kLinks{"cell/links", {}};                      ///< name, address and use, tab between
+inline const Setting<QString> kTone{"pull/tone", QStringLiteral("alternating")}; ///< toneName
 inline const Setting<QByteArray> kCompareSplit{"compare/split", {}};
 inline const Setting<QByteArray> kCheckSplit{"check/split", {}};
 } // namespace settings

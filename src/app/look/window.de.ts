@@ -314,6 +314,22 @@
         <source>Run the pulls, live</source>
         <translation>Die Läufe fahren, mit Anzeige</translation>
     </message>
+    <message>
+        <source>Change the limits</source>
+        <translation>Grenzen ändern</translation>
+    </message>
+    <message>
+        <source>Limits …</source>
+        <translation>Grenzen …</translation>
+    </message>
+    <message>
+        <source>What is watched while a pull runs</source>
+        <translation>Was während eines Laufs überwacht wird</translation>
+    </message>
+    <message>
+        <source>When a limit is passed: it was seen</source>
+        <translation>Wenn eine Grenze überschritten ist: gesehen</translation>
+    </message>
 </context>
 <context>
     <name>QDialog</name>
@@ -1064,6 +1080,50 @@
         <source>Last settled pull</source>
         <translation>Letzter ruhiger Lauf</translation>
     </message>
+    <message>
+        <source>two pitches in turn</source>
+        <translation>zwei Töne im Wechsel</translation>
+    </message>
+    <message>
+        <source>one steady pitch</source>
+        <translation>ein gleichbleibender Ton</translation>
+    </message>
+    <message>
+        <source>quick beeps</source>
+        <translation>schnelle Piepser</translation>
+    </message>
+    <message>
+        <source>OIL</source>
+        <translation>ÖL</translation>
+    </message>
+    <message>
+        <source>COOLANT</source>
+        <translation>KÜHLMITTEL</translation>
+    </message>
+    <message>
+        <source>EXHAUST</source>
+        <translation>ABGAS</translation>
+    </message>
+    <message>
+        <source>FUEL</source>
+        <translation>KRAFTSTOFF</translation>
+    </message>
+    <message>
+        <source>KNOCK</source>
+        <translation>KLOPFEN</translation>
+    </message>
+    <message>
+        <source>LEAN</source>
+        <translation>MAGER</translation>
+    </message>
+    <message>
+        <source>RICH</source>
+        <translation>FETT</translation>
+    </message>
+    <message>
+        <source>BOOST</source>
+        <translation>LADEDRUCK</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -1391,6 +1451,29 @@
     <message>
         <source>says</source>
         <translation>sagt</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::AlarmPanel</name>
+    <message>
+        <source>Limit passed</source>
+        <translation>Grenze überschritten</translation>
+    </message>
+    <message>
+        <source>Close the throttle. %1.</source>
+        <translation>Gas schließen. %1.</translation>
+    </message>
+    <message>
+        <source>Close the throttle</source>
+        <translation>Gas schließen</translation>
+    </message>
+    <message>
+        <source>%1: limit %2</source>
+        <translation>%1: Grenze %2</translation>
+    </message>
+    <message>
+        <source>Hill Run is no safety device. Space or a touch: seen.</source>
+        <translation>Hill Run ist keine Sicherheitseinrichtung. Leertaste oder Berührung: gesehen.</translation>
     </message>
 </context>
 <context>
@@ -2919,6 +3002,17 @@
     </message>
 </context>
 <context>
+    <name>hillrun::DesktopTonePlayer</name>
+    <message>
+        <source>The desktop&apos;s sound server does not answer.</source>
+        <translation>Der Tondienst des Schreibtischs antwortet nicht.</translation>
+    </message>
+    <message>
+        <source>The library of the sound server is missing: install libpulse0.</source>
+        <translation>Die Bibliothek des Tondienstes fehlt: libpulse0 installieren.</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::FindingList</name>
     <message>
         <source>What was found on this pull</source>
@@ -3334,6 +3428,49 @@
     <message>
         <source>Adds %1.</source>
         <translation>Fügt hinzu: %1.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::LimitsDialog</name>
+    <message>
+        <source>Limits while a pull runs</source>
+        <translation>Grenzen während eines Laufs</translation>
+    </message>
+    <message>
+        <source>When one is passed, the window says what it is and asks to close the throttle. The usual figures are common practice, not your engine&apos;s: put its maker&apos;s in their place. An empty field is not watched.</source>
+        <translation>Wird eine überschritten, sagt das Fenster, welche, und bittet, das Gas zu schließen. Die üblichen Werte sind gängige Praxis, nicht die dieses Motors: die des Herstellers einsetzen. Ein leeres Feld wird nicht überwacht.</translation>
+    </message>
+    <message>
+        <source>This is no safety device: it can be late, it can miss, and it never touches the engine or the brake. Keep your own watch, alarms and stops.</source>
+        <translation>Dies ist keine Sicherheitseinrichtung: Es kann zu spät kommen oder etwas übersehen und greift nie in Motor oder Bremse ein. Eigene Aufsicht, Warnungen und Abschaltungen behalten.</translation>
+    </message>
+    <message>
+        <source>Usual ones</source>
+        <translation>Übliche</translation>
+    </message>
+    <message>
+        <source>Use these</source>
+        <translation>Diese benutzen</translation>
+    </message>
+    <message>
+        <source>Go back</source>
+        <translation>Zurück</translation>
+    </message>
+    <message>
+        <source>%1 %2</source>
+        <translation>%1 %2</translation>
+    </message>
+    <message>
+        <source>above</source>
+        <translation>über</translation>
+    </message>
+    <message>
+        <source>below</source>
+        <translation>unter</translation>
+    </message>
+    <message>
+        <source>usual: %1</source>
+        <translation>üblich: %1</translation>
     </message>
 </context>
 <context>
@@ -4266,6 +4403,14 @@
         <source>The cell says build %1 is fitted, the day says %2.</source>
         <translation>Der Prüfstand sagt, Stand %1 ist eingebaut, der Tag sagt %2.</translation>
     </message>
+    <message>
+        <source>No limits: nothing is watched while a pull runs.</source>
+        <translation>Keine Grenzen: während eines Laufs wird nichts überwacht.</translation>
+    </message>
+    <message>
+        <source>%1 of %2 limits have a channel and are watched. No safety device: watch the engine.</source>
+        <translation>%1 von %2 Grenzen haben einen Kanal und werden überwacht. Keine Sicherheitseinrichtung: auf den Motor achten.</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::PullPicture</name>
@@ -4648,6 +4793,34 @@
     <message>
         <source>Cell and weather</source>
         <translation>Prüfstand und Wetter</translation>
+    </message>
+    <message>
+        <source>While a pull runs</source>
+        <translation>Während eines Laufs</translation>
+    </message>
+    <message>
+        <source>They belong to the article of a day: open one first</source>
+        <translation>Sie gehören zum Prüfling eines Tages: zuerst einen öffnen</translation>
+    </message>
+    <message>
+        <source>What is watched</source>
+        <translation>Was überwacht wird</translation>
+    </message>
+    <message>
+        <source>Tone when a limit is passed</source>
+        <translation>Ton, wenn eine Grenze überschritten wird</translation>
+    </message>
+    <message>
+        <source>Hear it</source>
+        <translation>Anhören</translation>
+    </message>
+    <message>
+        <source>Tone at a limit</source>
+        <translation>Ton an einer Grenze</translation>
+    </message>
+    <message>
+        <source>Nothing can be heard. %1</source>
+        <translation>Es ist nichts zu hören. %1</translation>
     </message>
 </context>
 <context>

@@ -314,6 +314,22 @@
         <source>Run the pulls, live</source>
         <translation>Mener les passages, en direct</translation>
     </message>
+    <message>
+        <source>Change the limits</source>
+        <translation>Changer les limites</translation>
+    </message>
+    <message>
+        <source>Limits …</source>
+        <translation>Limites …</translation>
+    </message>
+    <message>
+        <source>What is watched while a pull runs</source>
+        <translation>Ce qui est surveillé pendant un passage</translation>
+    </message>
+    <message>
+        <source>When a limit is passed: it was seen</source>
+        <translation>Quand une limite est franchie : vu</translation>
+    </message>
 </context>
 <context>
     <name>QDialog</name>
@@ -1064,6 +1080,50 @@
         <source>Last settled pull</source>
         <translation>Dernier passage posé</translation>
     </message>
+    <message>
+        <source>two pitches in turn</source>
+        <translation>deux sons alternés</translation>
+    </message>
+    <message>
+        <source>one steady pitch</source>
+        <translation>un son continu</translation>
+    </message>
+    <message>
+        <source>quick beeps</source>
+        <translation>bips rapides</translation>
+    </message>
+    <message>
+        <source>OIL</source>
+        <translation>HUILE</translation>
+    </message>
+    <message>
+        <source>COOLANT</source>
+        <translation>EAU</translation>
+    </message>
+    <message>
+        <source>EXHAUST</source>
+        <translation>ÉCHAPPEMENT</translation>
+    </message>
+    <message>
+        <source>FUEL</source>
+        <translation>CARBURANT</translation>
+    </message>
+    <message>
+        <source>KNOCK</source>
+        <translation>CLIQUETIS</translation>
+    </message>
+    <message>
+        <source>LEAN</source>
+        <translation>PAUVRE</translation>
+    </message>
+    <message>
+        <source>RICH</source>
+        <translation>RICHE</translation>
+    </message>
+    <message>
+        <source>BOOST</source>
+        <translation>SURALIMENTATION</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -1391,6 +1451,29 @@
     <message>
         <source>says</source>
         <translation>dit</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::AlarmPanel</name>
+    <message>
+        <source>Limit passed</source>
+        <translation>Limite franchie</translation>
+    </message>
+    <message>
+        <source>Close the throttle. %1.</source>
+        <translation>Fermez les gaz. %1.</translation>
+    </message>
+    <message>
+        <source>Close the throttle</source>
+        <translation>Fermez les gaz</translation>
+    </message>
+    <message>
+        <source>%1: limit %2</source>
+        <translation>%1 : limite %2</translation>
+    </message>
+    <message>
+        <source>Hill Run is no safety device. Space or a touch: seen.</source>
+        <translation>Hill Run n’est pas un dispositif de sécurité. Espace ou un toucher : vu.</translation>
     </message>
 </context>
 <context>
@@ -2919,6 +3002,17 @@
     </message>
 </context>
 <context>
+    <name>hillrun::DesktopTonePlayer</name>
+    <message>
+        <source>The desktop&apos;s sound server does not answer.</source>
+        <translation>Le service de son du bureau ne répond pas.</translation>
+    </message>
+    <message>
+        <source>The library of the sound server is missing: install libpulse0.</source>
+        <translation>La bibliothèque du service de son manque : installez libpulse0.</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::FindingList</name>
     <message>
         <source>What was found on this pull</source>
@@ -3334,6 +3428,49 @@
     <message>
         <source>Adds %1.</source>
         <translation>Ajoute %1.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::LimitsDialog</name>
+    <message>
+        <source>Limits while a pull runs</source>
+        <translation>Limites pendant un passage</translation>
+    </message>
+    <message>
+        <source>When one is passed, the window says what it is and asks to close the throttle. The usual figures are common practice, not your engine&apos;s: put its maker&apos;s in their place. An empty field is not watched.</source>
+        <translation>Quand l’une est franchie, la fenêtre dit laquelle et demande de fermer les gaz. Les valeurs usuelles sont de pratique courante, pas celles de ce moteur : mettez celles du constructeur. Un champ vide n’est pas surveillé.</translation>
+    </message>
+    <message>
+        <source>This is no safety device: it can be late, it can miss, and it never touches the engine or the brake. Keep your own watch, alarms and stops.</source>
+        <translation>Ceci n’est pas un dispositif de sécurité : il peut être en retard ou manquer, et ne touche jamais au moteur ni au frein. Gardez votre surveillance, vos alarmes et vos arrêts.</translation>
+    </message>
+    <message>
+        <source>Usual ones</source>
+        <translation>Usuelles</translation>
+    </message>
+    <message>
+        <source>Use these</source>
+        <translation>Employer celles-ci</translation>
+    </message>
+    <message>
+        <source>Go back</source>
+        <translation>Revenir</translation>
+    </message>
+    <message>
+        <source>%1 %2</source>
+        <translation>%1 %2</translation>
+    </message>
+    <message>
+        <source>above</source>
+        <translation>au-dessus de</translation>
+    </message>
+    <message>
+        <source>below</source>
+        <translation>au-dessous de</translation>
+    </message>
+    <message>
+        <source>usual: %1</source>
+        <translation>usuel : %1</translation>
     </message>
 </context>
 <context>
@@ -4266,6 +4403,14 @@
         <source>The cell says build %1 is fitted, the day says %2.</source>
         <translation>Le banc dit que %1 est monté, la journée dit %2.</translation>
     </message>
+    <message>
+        <source>No limits: nothing is watched while a pull runs.</source>
+        <translation>Pas de limites : rien n’est surveillé pendant un passage.</translation>
+    </message>
+    <message>
+        <source>%1 of %2 limits have a channel and are watched. No safety device: watch the engine.</source>
+        <translation>%1 limites sur %2 ont un canal et sont surveillées. Pas un dispositif de sécurité : surveillez le moteur.</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::PullPicture</name>
@@ -4648,6 +4793,34 @@
     <message>
         <source>Cell and weather</source>
         <translation>Banc et météo</translation>
+    </message>
+    <message>
+        <source>While a pull runs</source>
+        <translation>Pendant un passage</translation>
+    </message>
+    <message>
+        <source>They belong to the article of a day: open one first</source>
+        <translation>Elles vont avec l’article d’une journée : ouvrez-en d’abord une</translation>
+    </message>
+    <message>
+        <source>What is watched</source>
+        <translation>Ce qui est surveillé</translation>
+    </message>
+    <message>
+        <source>Tone when a limit is passed</source>
+        <translation>Son quand une limite est franchie</translation>
+    </message>
+    <message>
+        <source>Hear it</source>
+        <translation>Écouter</translation>
+    </message>
+    <message>
+        <source>Tone at a limit</source>
+        <translation>Son à une limite</translation>
+    </message>
+    <message>
+        <source>Nothing can be heard. %1</source>
+        <translation>On n’entend rien. %1</translation>
     </message>
 </context>
 <context>

@@ -5,7 +5,9 @@
 #include "app/files/day_files.h"
 #include "app/frame/kept_links.h"
 #include "app/look/words.h"
+#include "app/pull/limits_dialog.h"
 #include "app/pull/links_dialog.h"
+#include "app/pull/pull_alarm.h"
 #include "app/pull/pull_page.h"
 
 #include <QApplication>
@@ -68,6 +70,17 @@ void editLinks(const Workplace& at) {
     QObject::connect(dialog, &QDialog::accepted, &at.actions, [at, dialog] {
         keepLinks(at.settings, dialog->links());
         useKeptLinks(at.settings, at.cell);
+    });
+    dialog->open();
+}
+
+void editLimits(const Workplace& at) {
+    QWidget* over = QApplication::activeModalWidget(); // the settings may ask for it
+    auto* dialog = new LimitsDialog(at.document.day().article, over ? over : windowOf(at));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    QObject::connect(dialog, &QDialog::accepted, &at.actions, [at, dialog] {
+        at.document.edit(PullActions::tr("Change the limits"),
+                         [&](TestDay& day) { day.article.limits = dialog->limits(); });
     });
     dialog->open();
 }
@@ -156,6 +169,17 @@ void PullActions::declare(const Workplace& at) {
                  .keys = {u"Ctrl+L"_s},
                  .tip = tr("The cell and the weather station")},
                 &actions, [at] { editLinks(at); });
+    actions.add({.id = "pull.limits",
+                 .text = tr("Limits \u2026"),
+                 .keys = {u"Ctrl+Shift+L"_s},
+                 .tip = tr("What is watched while a pull runs"),
+                 .edits = true,
+                 .rule = [](const WindowState& s) { return s.dayOpen; }},
+                &actions, [at] { editLimits(at); });
+    actions.note({{QKeySequence(Qt::Key_Space), QKeySequence(Qt::Key_Return)},
+                  tr("When a limit is passed: it was seen"),
+                  {"pull", "alarmPanel"}});
+    new PullAlarm(at);
     followFlow(at);
 }
 

@@ -9,6 +9,7 @@
 #include "app/look/wrap_layout.h"
 #include "core/channels/channels.h"
 #include "core/plan/cautions.h"
+#include "core/plan/usual_limits.h"
 #include "core/weather/altitude.h"
 
 #include <cmath>
@@ -64,11 +65,18 @@ QWidget* PullPage::makeLeft(ActionRegistry& actions) {
     m_links->setProperty("small", true);
     m_links->setTextFormat(Qt::RichText);
     panel.column->addWidget(m_links);
-    auto* links = new QToolButton(panel.frame);
-    links->setDefaultAction(actions.get("pull.links"));
-    links->setObjectName(u"linksButton"_s);
-    links->setToolButtonStyle(Qt::ToolButtonTextOnly);
-    panel.column->addWidget(links, 0, Qt::AlignLeft);
+    m_watched = quietLabel(u"watchedText"_s, panel.frame);
+    m_watched->setProperty("small", true);
+    panel.column->addWidget(m_watched);
+    auto* buttons = new WrapLayout;
+    for (const auto& [id, name] : {std::pair{"pull.links", u"linksButton"_s}, {"pull.limits", u"limitsButton"_s}}) {
+        auto* button = new QToolButton(panel.frame);
+        button->setDefaultAction(actions.get(id));
+        button->setObjectName(name);
+        button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+        buttons->addWidget(button);
+    }
+    panel.column->addLayout(buttons);
     return panel.frame;
 }
 
@@ -196,6 +204,7 @@ void PullPage::refresh() {
     }
     setWarning(m_verdict, !pulling && !gatesOpen(m_gates->gates()));
     refreshLinks(*live);
+    refreshWatched(*live);
     refreshWeather(*live);
     refreshNumbers(*live);
     if (!pulling)
@@ -238,6 +247,20 @@ void PullPage::refreshLinks(const LiveSnapshot& live) {
     const QString text = lines.join(u"<br>"_s);
     if (m_links->text() != text)
         m_links->setText(text);
+}
+
+/// How many limits have a channel to be watched by.
+void PullPage::refreshWatched(const LiveSnapshot& live) {
+    const std::vector<WatchLimit> limits = limitsOf(m_document.day().article);
+    const auto watched = std::count_if(limits.begin(), limits.end(),
+                                       [&](const WatchLimit& limit) { return live.find(limit.channel) != nullptr; });
+    m_watched->setText(!m_document.isOpen() ? QString()
+                       : limits.empty()
+                           ? tr("No limits: nothing is watched while a pull runs.")
+                           : tr("%1 of %2 limits have a channel and are watched. No safety device: watch the engine.")
+                                 .arg(watched)
+                                 .arg(limits.size()));
+    setWarning(m_watched, m_cell.hasLinks() && m_document.isOpen() && watched == 0);
 }
 
 void PullPage::refreshWeather(const LiveSnapshot& live) {

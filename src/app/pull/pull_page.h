@@ -36,6 +36,7 @@ private:
     void refresh();     ///< 30 times a second while a link is set
     void refreshPlan(); ///< when the day, the slip or the state changes
     void refreshLinks(const LiveSnapshot& live);
+    void refreshWatched(const LiveSnapshot& live);
     void refreshWeather(const LiveSnapshot& live);
     void refreshNumbers(const LiveSnapshot& live);
     void refreshBoard(const LiveSnapshot& live);
@@ -52,6 +53,7 @@ private:
     bool m_wasPulling = false;
 
     QLabel* m_links = nullptr;
+    QLabel* m_watched = nullptr;
     QLabel* m_verdict = nullptr;
     GateList* m_gates = nullptr;
     RecorderState m_spokenState = RecorderState::Off;

@@ -44,8 +44,8 @@ fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
 
 } // namespace
 
-MainWindow::MainWindow(Dialogs& dialogs, SettingsStore& settings, CellService& cell)
-    : m_dialogs(dialogs), m_settings(settings), m_cell(cell),
+MainWindow::MainWindow(Dialogs& dialogs, SettingsStore& settings, CellService& cell, TonePlayer& tones)
+    : m_dialogs(dialogs), m_settings(settings), m_cell(cell), m_tones(tones),
       m_repeatability(fs::path(QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString()) /
                       "repeatability.json"),
       m_flow(m_document, cell) {
@@ -78,8 +78,8 @@ MainWindow::~MainWindow() {
 }
 
 Workplace MainWindow::workplace() {
-    return {m_document, m_selection, m_look, *m_actions,      m_dialogs, m_settings,
-            *m_files,   m_cell,      m_flow, m_repeatability, *this};
+    return {m_document, m_selection, m_look,  *m_actions, m_dialogs,       m_settings,
+            *m_files,   m_cell,      m_tones, m_flow,     m_repeatability, *this};
 }
 
 void MainWindow::makeParts() {

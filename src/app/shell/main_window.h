@@ -20,7 +20,7 @@ namespace hillrun {
 class MainWindow : public QMainWindow, public PageHost {
     Q_OBJECT
 public:
-    MainWindow(Dialogs& dialogs, SettingsStore& settings, CellService& cell);
+    MainWindow(Dialogs& dialogs, SettingsStore& settings, CellService& cell, TonePlayer& tones);
     ~MainWindow() override;
 
     void openDay(const std::filesystem::path& path);
@@ -81,6 +81,7 @@ private:
     Dialogs& m_dialogs;
     SettingsStore& m_settings;
     CellService& m_cell;
+    TonePlayer& m_tones;
     Look m_look;
     QString m_language; ///< as it is kept: desktop or a code
     QString m_theme;    ///< as it is kept: desktop, light or dark

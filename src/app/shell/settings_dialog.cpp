@@ -14,6 +14,7 @@
 #include <algorithm>
 #include <QDialogButtonBox>
 #include <QPushButton>
+#include <QTimer>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
@@ -22,6 +23,7 @@ namespace hillrun {
 namespace {
 
 const char* const kThemes[] = {"desktop", "light", "dark"};
+constexpr int kTried_ms = 1500;
 const char* const kPapers[] = {"a4", "letter"};
 
 template <size_t N> int placeIn(const char* const (&names)[N], const QString& name) {
@@ -33,16 +35,24 @@ template <size_t N> int placeIn(const char* const (&names)[N], const QString& na
 
 } // namespace
 
-SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs, QAction& connections, QWidget* parent)
-    : QDialog(parent), m_dialogs(dialogs) {
+SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs, const ActionRegistry& actions,
+                               TonePlayer& tones, QWidget* parent)
+    : QDialog(parent), m_dialogs(dialogs), m_tones(tones) {
     setObjectName(u"settingsDialog"_s);
     setWindowTitle(tr("Settings"));
     setAttribute(Qt::WA_DeleteOnClose);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(16), px(16), px(16));
     column->setSpacing(px(10));
-    column->addWidget(makeFigures(connections));
-    column->addWidget(makePaper());
+    auto* sides = new QHBoxLayout; // one below the other they are higher than a small screen
+    auto* right = new QVBoxLayout;
+    sides->setSpacing(px(10));
+    right->setSpacing(px(10));
+    sides->addWidget(makeFigures(), 1);
+    right->addWidget(makePulling(actions));
+    right->addWidget(makePaper(), 1);
+    sides->addLayout(right, 1);
+    column->addLayout(sides);
     auto* buttons = new QDialogButtonBox(this);
     auto* out = buttons->addButton(tr("Write to a file \u2026"), QDialogButtonBox::ResetRole);
     auto* in = buttons->addButton(tr("Read from a file \u2026"), QDialogButtonBox::ResetRole);
@@ -78,7 +88,7 @@ QLineEdit* SettingsDialog::line(QFormLayout& form, const QString& name, const QS
     auto* out = new QLineEdit(row);
     out->setObjectName(name);
     out->setAccessibleName(label);
-    out->setMinimumWidth(px(300));
+    out->setMinimumWidth(px(220));
     inside->addWidget(out, 1);
     if (browse) {
         auto* look = new QPushButton(button, row);
@@ -91,7 +101,7 @@ QLineEdit* SettingsDialog::line(QFormLayout& form, const QString& name, const QS
     return out;
 }
 
-QWidget* SettingsDialog::makeFigures(QAction& connections) {
+QWidget* SettingsDialog::makeFigures() {
     const Panel panel = makePanel(tr("Window and figures"), this);
     auto* form = new QFormLayout;
     m_language = choice(*form, u"languageSetting"_s, tr("Language"));
@@ -113,19 +123,66 @@ QWidget* SettingsDialog::makeFigures(QAction& connections) {
     m_drift->addItems(driftChoices());
     m_school = choice(*form, u"schoolSetting"_s, tr("Curve of a build"));
     m_school->addItems(schoolChoices());
-    auto* links = new QPushButton(connections.text(), this);
-    links->setObjectName(u"connectionsSetting"_s);
-    links->setToolTip(connections.toolTip());
-    links->setAutoDefault(false);
-    connect(links, &QPushButton::clicked, &connections, &QAction::trigger);
-    form->addRow(tr("Cell and weather"), links);
     m_daysFolder = line(*form, u"daysFolderSetting"_s, tr("Folder for days"), tr("Choose \u2026"), [this] {
         if (const auto folder = m_dialogs.askDayFolder(this))
             m_daysFolder->setText(*folder);
     });
     m_daysFolder->setPlaceholderText(tr("\u201CHill Run\u201D among your documents"));
     panel.column->addLayout(form);
+    panel.column->addStretch(1);
     return panel.frame;
+}
+
+/// A button that opens another window of the program.
+QPushButton* SettingsDialog::opens(QAction& action, const QString& name) {
+    auto* out = new QPushButton(action.text(), this);
+    out->setObjectName(name);
+    out->setToolTip(action.toolTip());
+    out->setEnabled(action.isEnabled());
+    out->setAutoDefault(false);
+    connect(out, &QPushButton::clicked, &action, &QAction::trigger);
+    return out;
+}
+
+QWidget* SettingsDialog::makePulling(const ActionRegistry& actions) {
+    const Panel panel = makePanel(tr("While a pull runs"), this);
+    auto* form = new QFormLayout;
+    form->addRow(tr("Cell and weather"), opens(*actions.get("pull.links"), u"connectionsSetting"_s));
+    QPushButton* limits = opens(*actions.get("pull.limits"), u"limitsSetting"_s);
+    if (!limits->isEnabled())
+        limits->setToolTip(tr("They belong to the article of a day: open one first"));
+    form->addRow(tr("What is watched"), limits);
+    auto* row = new QWidget(this);
+    auto* inside = new QHBoxLayout(row);
+    inside->setContentsMargins(0, 0, 0, 0);
+    m_tone = new QComboBox(row);
+    m_tone->setObjectName(u"toneSetting"_s);
+    m_tone->setAccessibleName(tr("Tone when a limit is passed"));
+    m_tone->addItems(toneChoices());
+    auto* hear = new QPushButton(tr("Hear it"), row);
+    hear->setObjectName(u"tryTone"_s);
+    hear->setAutoDefault(false);
+    connect(hear, &QPushButton::clicked, this, &SettingsDialog::tryTone);
+    inside->addWidget(m_tone, 1);
+    inside->addWidget(hear);
+    form->addRow(tr("Tone at a limit"), row);
+    panel.column->addLayout(form);
+    m_toneText = quietLabel(u"toneText"_s, panel.frame);
+    m_toneText->hide();
+    setWarning(m_toneText, true);
+    panel.column->addWidget(m_toneText);
+    connect(&m_tones, &TonePlayer::silent, this, [this](const QString& why) {
+        m_toneText->setText(tr("Nothing can be heard. %1").arg(why));
+        m_toneText->show();
+    });
+    return panel.frame;
+}
+
+/// For a moment, as it would sound.
+void SettingsDialog::tryTone() {
+    m_toneText->hide();
+    m_tones.play(static_cast<Tone>(m_tone->currentIndex()));
+    QTimer::singleShot(kTried_ms, &m_tones, &TonePlayer::stop);
 }
 
 QWidget* SettingsDialog::makePaper() {
@@ -145,6 +202,7 @@ QWidget* SettingsDialog::makePaper() {
             m_logo->setText(*picture);
     });
     panel.column->addLayout(form);
+    panel.column->addStretch(1);
     return panel.frame;
 }
 
@@ -158,6 +216,7 @@ void SettingsDialog::fill(const Preferences& p) {
     m_smoothing->setCurrentIndex(m_smoothing->findData(p.smoothing_rpm));
     m_drift->setCurrentIndex(std::clamp(p.drift, 0, 2));
     m_school->setCurrentIndex(std::clamp(p.school, 0, 3));
+    m_tone->setCurrentIndex(static_cast<int>(toneNamed(p.tone)));
     m_links = p.links;
     m_daysFolder->setText(p.daysFolder);
     m_paper->setCurrentIndex(placeIn(kPapers, p.paper));
@@ -179,6 +238,7 @@ Preferences SettingsDialog::preferences() const {
             m_workshop->text().trimmed(),
             m_address->toPlainText().trimmed(),
             m_logo->text().trimmed(),
+            QString::fromLatin1(toneName(static_cast<Tone>(m_tone->currentIndex()))),
             m_links};
 }
 

@@ -206,7 +206,7 @@ void MainWindow::declareHelp() {
 
 void MainWindow::editSettings() {
     rememberState(); // what was chosen in the window is what the dialog begins with
-    auto* dialog = new SettingsDialog(readPreferences(m_settings), m_dialogs, *m_actions->get("pull.links"), this);
+    auto* dialog = new SettingsDialog(readPreferences(m_settings), m_dialogs, *m_actions, m_tones, this);
     connect(dialog, &QDialog::accepted, this, [this, dialog] {
         Preferences chosen = dialog->preferences();
         chosen.links = dialog->readLinks().value_or(m_settings.get(settings::kLinks));

@@ -167,8 +167,11 @@ void Board::setCompact() {
 }
 
 void Board::resizeEvent(QResizeEvent* event) {
-    const int room = px(30); // that a tick label wants
-    yAxis->ticker()->setTickCount(std::clamp((event->size().height() - px(46)) / room, 2, 6));
+    // What a tick label wants, and as much again between two; the ticker may take one more than it is asked for.
+    yAxis->ticker()->setTickCount(std::clamp((event->size().height() - px(46)) / px(30), 2, 6));
+    if (!m_compact)
+        xAxis->ticker()->setTickCount(
+            std::clamp((event->size().width() - leftMargin() - rightMargin()) / px(68), 2, 5));
     QCustomPlot::resizeEvent(event);
 }
 

@@ -4408,8 +4408,8 @@
         <translation>Keine Grenzen: während eines Laufs wird nichts überwacht.</translation>
     </message>
     <message>
-        <source>%1 of %2 limits have a channel and are watched. No safety device: watch the engine.</source>
-        <translation>%1 von %2 Grenzen haben einen Kanal und werden überwacht. Keine Sicherheitseinrichtung: auf den Motor achten.</translation>
+        <source>%1 of %2 limits watched. No safety device.</source>
+        <translation>%1 von %2 Grenzen überwacht. Keine Sicherheitseinrichtung.</translation>
     </message>
 </context>
 <context>

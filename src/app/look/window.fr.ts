@@ -4408,8 +4408,8 @@
         <translation>Pas de limites : rien n’est surveillé pendant un passage.</translation>
     </message>
     <message>
-        <source>%1 of %2 limits have a channel and are watched. No safety device: watch the engine.</source>
-        <translation>%1 limites sur %2 ont un canal et sont surveillées. Pas un dispositif de sécurité : surveillez le moteur.</translation>
+        <source>%1 of %2 limits watched. No safety device.</source>
+        <translation>%1 limites sur %2 surveillées. Pas un dispositif de sécurité.</translation>
     </message>
 </context>
 <context>

@@ -254,13 +254,14 @@ void PullPage::refreshWatched(const LiveSnapshot& live) {
     const std::vector<WatchLimit> limits = limitsOf(m_document.day().article);
     const auto watched = std::count_if(limits.begin(), limits.end(),
                                        [&](const WatchLimit& limit) { return live.find(limit.channel) != nullptr; });
-    m_watched->setText(!m_document.isOpen() ? QString()
-                       : limits.empty()
+    const bool shown = m_document.isOpen() && m_cell.hasLinks();
+    m_watched->setVisible(shown);
+    if (!shown)
+        return;
+    m_watched->setText(limits.empty()
                            ? tr("No limits: nothing is watched while a pull runs.")
-                           : tr("%1 of %2 limits have a channel and are watched. No safety device: watch the engine.")
-                                 .arg(watched)
-                                 .arg(limits.size()));
-    setWarning(m_watched, m_cell.hasLinks() && m_document.isOpen() && watched == 0);
+                           : tr("%1 of %2 limits watched. No safety device.").arg(watched).arg(limits.size()));
+    setWarning(m_watched, watched == 0);
 }
 
 void PullPage::refreshWeather(const LiveSnapshot& live) {

@@ -159,8 +159,13 @@ Article readArticle(ObjectReader in) {
     out.statedPower_kw = in.number("stated_power_kw");
     if (in.has("limits")) {
         out.limits.emplace();
-        for (ObjectReader& limit : in.objects("limits"))
-            out.limits->push_back(readLimit(limit));
+        for (ObjectReader& one : in.objects("limits")) {
+            const WatchLimit limit = readLimit(one);
+            for (const WatchLimit& other : *out.limits)
+                if (other.channel == limit.channel && other.side == limit.side)
+                    throw DataError(Problem::DuplicateId, {limit.channel}, one.place("channel"));
+            out.limits->push_back(limit);
+        }
     }
     out.unknownKeys = in.unknownKeys();
     return out;

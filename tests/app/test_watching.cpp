@@ -188,6 +188,15 @@ TEST_CASE("a limit of a channel that is not offered stays") {
     CHECK(dialog->limits() == w.window->document().day().article.limits);
 }
 
+TEST_CASE("what a newer program wrote beside a limit stays when its value is changed") {
+    Article article;
+    article.limits = {{"oil_pressure", LimitSide::Below, 150.0, R"({"why":"old bearings"})"}};
+    LimitsDialog dialog(article, nullptr);
+    test::typeNumber(dialog.findChild<NumberField*>(u"limit_oil_pressure"_s), u"170"_s);
+    REQUIRE(dialog.limits());
+    CHECK(dialog.limits()->front() == WatchLimit{"oil_pressure", LimitSide::Below, 170.0, R"({"why":"old bearings"})"});
+}
+
 TEST_CASE("the tone is chosen and tried in the settings, and a silent desktop is told") {
     OpenWindow w;
     w.trigger("app.settings");

@@ -81,6 +81,8 @@ TEST_CASE("a limit that cannot be meant is refused with its place") {
     CHECK(problem(R"({"channel": "oil_pressure", "below": 1.5, "unit": "bar"})") == "article.limits[0].unit");
     CHECK(problem(R"({"channel": "oil_pressure"})") == "article.limits[0].above");
     CHECK(problem(R"({"channel": "oil_pressure", "below": 1, "above": 2})") == "article.limits[0].above");
+    CHECK(problem(R"({"channel": "map", "below": 9}, {"channel": "map", "above": 99})") == "read");
+    CHECK(problem(R"({"channel": "map", "above": 9}, {"channel": "map", "above": 99})") == "article.limits[1].channel");
     CHECK(problem(R"({"below": 150})") == "article.limits[0].channel");
     CHECK(problem(R"({"channel": "oil_pressure", "below": "low"})") == "article.limits[0].below");
 }

@@ -89,6 +89,8 @@ void AlarmPanel::raiseFor(const std::vector<LimitCrossing>& passed) {
         setGeometry(parentWidget()->rect());
         show();
         raise();
+        window()->raise(); // the guide may lie over it
+        window()->activateWindow();
         setFocus();
     }
     if (more)

@@ -39,6 +39,11 @@ const WatchLimit* findLimit(const std::vector<WatchLimit>& limits, const std::st
 
 std::optional<double> valueOf(const WatchLimit* limit) { return limit ? std::optional(limit->value) : std::nullopt; }
 
+/// With what a newer program wrote beside it.
+WatchLimit limitOr(const WatchLimit* limit, const char* channel, LimitSide side) {
+    return limit ? *limit : WatchLimit{channel, side, 0.0};
+}
+
 QString unitText(const std::string& channel) {
     const QString unit = qs(channelReading(channel, 0.0).unit);
     if (unit == u"1")
@@ -64,7 +69,7 @@ LimitsDialog::LimitsDialog(const Article& article, QWidget* parent) : QDialog(pa
     grid->setVerticalSpacing(px(4));
     const std::vector<WatchLimit> now = limitsOf(article);
     for (const auto& [channel, side] : kOffered)
-        addRow(*grid, {channel, side, 0.0}, valueOf(findLimit(now, channel, side)),
+        addRow(*grid, limitOr(findLimit(now, channel, side), channel, side), valueOf(findLimit(now, channel, side)),
                valueOf(findLimit(m_usual, channel, side)));
     for (const WatchLimit& limit : now)
         if (std::none_of(m_rows.begin(), m_rows.end(), [&](const Row& row) {

@@ -286,4 +286,65 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
     return out;
 }
 
+namespace {
+
+/// The part of these numbers' own drift over the day, squared, that noise does not explain.
+double ownAllowanceSquared(const DayModel& model, const Design& design, const Eigen::VectorXd& y, double sd) {
+    if (!model.drift.identified)
+        return model.drift.allowanceSquared;
+    const Eigen::Index time = design.x.cols() - 1;
+    const double perHour = (design.gramInverse * (design.x.transpose() * y))(time);
+    const double error = sd * std::sqrt(design.gramInverse(time, time));
+    return std::max(0.0, (perHour * perHour - error * error) * model.drift.span_h * model.drift.span_h);
+}
+
+void compareNumbers(const DayModel& model, const Design& design, const DriftSettings& drift, double allowanceSquared,
+                    bool scaleOfDrift, Eigen::Index i, Eigen::Index j, NumbersOfBuilds& out) {
+    const Eigen::VectorXd a = out.weights.row(i) - out.weights.row(j);
+    const SetSums sums = sumsOverSets(model, design, a);
+    const double vc = a.squaredNorm();
+    const bool covered = !scaleOfDrift || model.drift.identified ||
+                         std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
+    const double bound = !covered && drift.declaredBound_pct ? *drift.declaredBound_pct / 100.0 * sums.worstJump : 0.0;
+    const double jump = scaleOfDrift ? allowanceShare(drift.allowance) * sums.worstJump : 0.0;
+    const double error = std::sqrt(vc * out.sd * out.sd + jump * jump * allowanceSquared);
+    out.standardError(i, j) = out.standardError(j, i) = error;
+    out.boundHalf(i, j) = out.boundHalf(j, i) = bound;
+    out.explained(i, j) = out.explained(j, i) = covered || drift.declaredBound_pct ? 1.0 : 0.0;
+    out.protectedFromDrift = out.protectedFromDrift && covered;
+}
+
+} // namespace
+
+NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& values, const DriftSettings& drift,
+                                bool scaleOfDrift) {
+    std::vector<int> rows;
+    for (Eigen::Index i = 0; i < values.size(); ++i)
+        if (std::isfinite(values(i)))
+            rows.push_back(static_cast<int>(i));
+    const Eigen::Index builds = model.input.builds;
+    NumbersOfBuilds out;
+    out.number = Eigen::VectorXd::Constant(builds, kNaN);
+    out.standardError = out.boundHalf = out.explained = Eigen::MatrixXd::Zero(builds, builds);
+    out.weights = Eigen::MatrixXd::Zero(builds, static_cast<Eigen::Index>(rows.size()));
+    if (rows.empty())
+        return out;
+    const Design design = makeDesign(model.input, rows, model.drift.identified, model.meanTime_h);
+    const Eigen::VectorXd y = values(rows);
+    out.degreesOfFreedom = design.degreesOfFreedom();
+    out.sd = out.degreesOfFreedom > 0 ? std::sqrt(design.residuals(y).squaredNorm() / out.degreesOfFreedom) : kNaN;
+    for (Eigen::Index i = 0; i < builds; ++i)
+        if (const auto a = design.contrastWeights(withTime(Eigen::VectorXd::Unit(builds, i), design))) {
+            out.weights.row(i) = *a;
+            out.number(i) = a->dot(y);
+        }
+    const double allowanceSquared =
+        out.degreesOfFreedom > 0 ? ownAllowanceSquared(model, design, y, out.sd) : model.drift.allowanceSquared;
+    for (Eigen::Index i = 0; i < builds; ++i)
+        for (Eigen::Index j = 0; j < i; ++j)
+            if (out.known(i) && out.known(j))
+                compareNumbers(model, design, drift, allowanceSquared, scaleOfDrift, i, j, out);
+    return out;
+}
+
 } // namespace hillrun

@@ -5,6 +5,7 @@
 #include "core/fit/day_model.h"
 #include "core/fit/draws.h"
 
+#include <cmath>
 #include <optional>
 #include <span>
 #include <vector>
@@ -65,5 +66,22 @@ struct NumberEstimate {
 std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen::VectorXd& builds,
                                              const Eigen::VectorXd& values, const DriftSettings& drift,
                                              bool scaleOfDrift = true);
+
+/// The same for every build at once, so that differences can be held against each other.
+struct NumbersOfBuilds {
+    Eigen::VectorXd number;        ///< of each build; NaN when its pulls have none
+    Eigen::MatrixXd weights;       ///< builds x pulls of this fit: a build's number is its row times the pulls' values
+    Eigen::MatrixXd standardError; ///< of the difference of two builds, with what drift may have bent
+    Eigen::MatrixXd boundHalf;     ///< to be added to its half width: the declared bound
+    Eigen::MatrixXd explained;     ///< 1: drift is covered for that difference, or a bound is declared
+    double sd = 0.0;
+    int degreesOfFreedom = 0;
+    bool protectedFromDrift = true; ///< every difference is
+
+    [[nodiscard]] bool known(Eigen::Index build) const { return std::isfinite(number(build)); }
+    [[nodiscard]] bool mayClaim(Eigen::Index i, Eigen::Index j) const { return explained(i, j) > 0.0; }
+};
+NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& values, const DriftSettings& drift,
+                                bool scaleOfDrift = true);
 
 } // namespace hillrun

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "big_day.h"
+#include "core/answer/best_of.h"
 #include "core/slip/day_events.h"
 #include "engine/day_engine.h"
 #include "formats/answers_json.h"
@@ -85,6 +86,27 @@ void dragTrim(benchmark::State& state, TestDay day) {
 
 void changedTrim(benchmark::State& state) { dragTrim(state, readDay(bench::bigDayFolder())); }
 BENCHMARK(changedTrim)->Unit(benchmark::kMillisecond)->UseRealTime();
+
+void bestOfTenBuilds(benchmark::State& state) { // 44 pulls; the first time, and after an edit that keeps the design
+    const bool again = state.range(0) != 0;
+    FitInput input;
+    for (int p = 0; p < 100; ++p)
+        input.rpm.push_back(2500.0 + 50.0 * p);
+    input.builds = 10;
+    input.logPower.resize(44, 100);
+    for (int i = 0; i < 44; ++i) { // ten builds and the return to the first
+        input.pulls.push_back({i / 4 % 10, 0.1 * i, i / 4});
+        input.logPower.row(i).setConstant(10.0 + 0.01 * (i / 4 % 10) + 0.003 * (i % 4));
+    }
+    const DayModel model = fitDay(input);
+    const NumbersOfBuilds numbers = numbersOfBuilds(model, model.level, {});
+    DrawCache kept;
+    for (auto _ : state) {
+        DrawCache fresh;
+        benchmark::DoNotOptimize(bestOf(numbers, 0, again ? kept : fresh));
+    }
+}
+BENCHMARK(bestOfTenBuilds)->Arg(0)->Arg(1)->Unit(benchmark::kMillisecond);
 
 void changedTrimOnTheDemoDay(benchmark::State& state) {
     const char* data = std::getenv("HILLRUN_DATA");

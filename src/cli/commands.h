@@ -36,4 +36,8 @@ struct AirOptions {
     [[nodiscard]] ReduceSettings settings() const; ///< throws WrongUse
 };
 
+/// "2500:4500", "at:5500:150", "weights:use.csv": what the builds are wanted for. Throws WrongUse, and DataError for a
+/// file.
+void takeUse(const std::string& text, AnalysisSettings& settings);
+
 } // namespace hillrun::cli

@@ -34,6 +34,7 @@ struct AnalyseOptions {
     AirOptions air;
     std::vector<std::string> bands, from, to;
     std::string allowance = "cautious";
+    std::string use;
     std::optional<double> bound, mattersKw, mattersPct;
     bool json = false;
     bool jsonLines = false;
@@ -67,6 +68,8 @@ AnalysisSettings settingsOf(const AnalyseOptions& o) {
                           : o.allowance == "jumps" ? DriftAllowance::Jumps
                                                    : DriftAllowance::Cautious;
     out.drift.declaredBound_pct = o.bound;
+    if (!o.use.empty())
+        takeUse(o.use, out);
     if (o.mattersKw)
         out.matters_w = *o.mattersKw * 1000.0;
     out.matters_pct = o.mattersPct;
@@ -100,6 +103,8 @@ void printText(const TestDay& day, const DayAnalysis& analysis) {
     fmt::print("{} ({})\n", shownText(day.name), standardInfo(analysis.settings.reduce.standard).title);
     for (const Comparison& c : analysis.comparisons)
         fmt::print("  {} \u2192 {}: {}\n", shownText(c.from), shownText(c.to), said(summary(c, {})));
+    if (analysis.field)
+        fmt::print("  {}\n", said(fieldSummary(*analysis.field)));
     if (!analysis.whyNoComparison.empty())
         fmt::print("  {}\n", said(analysis.whyNoComparison));
     for (const PullResult& pull : analysis.pulls)
@@ -277,6 +282,7 @@ void addAnalyse(CLI::App& app) {
     command->add_option("--band", o->bands, said("cli.low_high_in_rpm"));
     command->add_option("--from", o->from, said("cli.build_to_compare_from"));
     command->add_option("--to", o->to, said("cli.build_to_compare_to"));
+    command->add_option("--use", o->use, said("cli.what_the_builds_are"));
     command->add_option("--drift-allowance", o->allowance)
         ->check(CLI::IsMember({"cautious", "steady", "jumps"}))
         ->capture_default_str();

@@ -222,6 +222,37 @@ EngineForAir engineOfCase(ObjectReader& in) {
     return engine;
 }
 
+Json useJson(const Use& use) {
+    Json out = {{"from_rpm", use.range_rpm.low}, {"to_rpm", use.range_rpm.high}};
+    for (const RpmWeight& one : use.weights)
+        out["weights"].push_back({one.rpm, one.weight});
+    return out;
+}
+
+double percentOf(double log) { return 100.0 * std::expm1(log); }
+
+Json fieldJson(const Field& field) {
+    Json out;
+    out["use"] = useJson(field.use);
+    out["builds"] = Json::array();
+    for (const FieldBuild& build : field.builds)
+        out["builds"].push_back({{"id", build.id},
+                                 {"score_pct", numberOrNull(percentOf(build.gain))},
+                                 {"low_pct", numberOrNull(percentOf(build.low))},
+                                 {"high_pct", numberOrNull(percentOf(build.high))},
+                                 {"may_be_best", build.mayBeBest},
+                                 {"costs_at_most_pct", numberOrNull(percentOf(build.costsAtMost))},
+                                 {"chance_best", numberOrNull(build.chanceBest)},
+                                 {"chance_within_quarter_pct", numberOrNull(build.chanceNearBest)},
+                                 {"shrunk_pct", numberOrNull(percentOf(build.shrunk))}});
+    out["leads"] = Json::array();
+    for (const LeadStretch& lead : field.leads)
+        out["leads"].push_back(
+            {{"from_rpm", lead.range_rpm.low}, {"to_rpm", lead.range_rpm.high}, {"builds", lead.builds}});
+    out["protected_from_drift"] = field.protectedFromDrift;
+    out["summary"] = english().say(fieldSummary(field));
+    return out;
+}
 } // namespace
 
 WeatherFound findWeather(const Json& weather) {
@@ -321,6 +352,8 @@ Json analyseAnswer(const DayAnalysis& analysis) {
     out["comparisons"] = Json::array();
     for (const Comparison& comparison : analysis.comparisons)
         out["comparisons"].push_back(comparisonJson(comparison));
+    if (analysis.field)
+        out["field"] = fieldJson(*analysis.field);
     out["flags"] = flagsJson(analysis);
     out["events"] = Json::object();
     for (const PullResult& pull : analysis.pulls)

@@ -79,6 +79,11 @@ NumbersOfBuilds balanced(int treatments, int pulls) {
     return numbersOfBuilds(fitDay(input), values, {DriftAllowance::Steady, 0.0});
 }
 
+std::optional<std::vector<BuildScore>> best(const NumbersOfBuilds& numbers, BuildColumn base) {
+    DrawCache cache;
+    return bestOf(numbers, base, cache);
+}
+
 } // namespace
 
 TEST_CASE("best of five builds as an independent program has it") {
@@ -86,8 +91,8 @@ TEST_CASE("best of five builds as an independent program has it") {
     const NumbersOfBuilds numbers = numbersOfBuilds(fitDay(input), scores(input), {});
     CHECK(numbers.sd == Approx(0.005458).margin(1e-6));
     CHECK(numbers.degreesOfFreedom == 12);
-    const auto best = bestOf(numbers, 0);
-    REQUIRE(best);
+    const auto found = best(numbers, 0);
+    REQUIRE(found);
     const std::array score{0.0, 0.010903, 0.021011, -2.6e-05, -0.011093};
     const std::array low{-0.03073, -0.02161, -0.00129, -0.03254, -0.04395};
     const std::array high{0.0, 0.00129, 0.02161, 0.0, 0.0};
@@ -97,7 +102,7 @@ TEST_CASE("best of five builds as an independent program has it") {
     const std::array shrunk{-0.0039, 0.00576, 0.01511, -0.00359, -0.01338}; // from the mean of all
     for (size_t i = 0; i < 5; ++i) {
         INFO("build " << static_cast<char>('A' + i));
-        const BuildScore& own = best->at(i);
+        const BuildScore& own = found->at(i);
         CHECK(own.gain == Approx(score[i]).margin(1e-6));
         CHECK(own.mayBeBest == (i == 1 || i == 2));
         CHECK(own.costsAtMost == Approx(-low[i]).margin(2e-4));
@@ -116,9 +121,9 @@ TEST_CASE("the interval over all builds is Dunnett's") {
         // Ten degrees of freedom are had with 10 = (k + 1)(n - 1); where n is no whole number the table's own is used.
         NumbersOfBuilds numbers = balanced(treatments, 3);
         numbers.degreesOfFreedom = 10;
-        const auto best = bestOf(numbers, 0);
-        REQUIRE(best);
-        const double half = best->at(1).high - best->at(1).gain;
+        const auto found = best(numbers, 0);
+        REQUIRE(found);
+        const double half = found->at(1).high - found->at(1).gain;
         INFO(treatments << " treatments");
         CHECK(half / numbers.standardError(1, 0) ==
               Approx(published[static_cast<size_t>(treatments) - 1]).margin(0.025));
@@ -128,10 +133,10 @@ TEST_CASE("the interval over all builds is Dunnett's") {
 TEST_CASE("two builds: the best of them is a plain t test, one-sided") {
     NumbersOfBuilds numbers = balanced(1, 6);
     numbers.degreesOfFreedom = 10;
-    const auto best = bestOf(numbers, 0);
-    REQUIRE(best);
-    CHECK(best->at(0).critical == Approx(1.812).margin(0.02)); // Student's t, 95 %, 10 degrees of freedom
-    CHECK(best->at(1).critical == Approx(1.812).margin(0.02));
+    const auto found = best(numbers, 0);
+    REQUIRE(found);
+    CHECK(found->at(0).critical == Approx(1.812).margin(0.02)); // Student's t, 95 %, 10 degrees of freedom
+    CHECK(found->at(1).critical == Approx(1.812).margin(0.02));
 }
 
 TEST_CASE("what cannot be told from drift makes no build best") {
@@ -139,27 +144,27 @@ TEST_CASE("what cannot be told from drift makes no build best") {
     input.pulls.resize(15);
     input.logPower.conservativeResize(15, 23);
     const DayModel model = fitDay(input);
-    const auto open = bestOf(numbersOfBuilds(model, scores(input), {}), 0);
+    const auto open = best(numbersOfBuilds(model, scores(input), {}), 0);
     REQUIRE(open);
     for (const BuildScore& own : *open) {
         CHECK(own.mayBeBest);
         CHECK(std::isnan(own.costsAtMost));
     }
-    const auto declared = bestOf(numbersOfBuilds(model, scores(input), {DriftAllowance::Cautious, 0.1}), 0);
+    const auto declared = best(numbersOfBuilds(model, scores(input), {DriftAllowance::Cautious, 0.1}), 0);
     REQUIRE(declared);
     CHECK_FALSE(declared->at(4).mayBeBest);
-    const auto large = bestOf(numbersOfBuilds(model, scores(input), {DriftAllowance::Cautious, 30.0}), 0);
+    const auto large = best(numbersOfBuilds(model, scores(input), {DriftAllowance::Cautious, 30.0}), 0);
     CHECK(large->at(4).mayBeBest);
     CHECK(large->at(2).costsAtMost > declared->at(2).costsAtMost);
 }
 
 TEST_CASE("the order of the builds changes nothing, a build without pulls is left out") {
     const FitInput input = fiveBuilds();
-    const auto straight = bestOf(numbersOfBuilds(fitDay(input), scores(input), {}), 0);
+    const auto straight = best(numbersOfBuilds(fitDay(input), scores(input), {}), 0);
     FitInput turned = input; // E D C B A
     for (FitPull& pull : turned.pulls)
         pull.build = 4 - pull.build;
-    const auto back = bestOf(numbersOfBuilds(fitDay(turned), scores(turned), {}), 4);
+    const auto back = best(numbersOfBuilds(fitDay(turned), scores(turned), {}), 4);
     REQUIRE(back);
     for (size_t i = 0; i < 5; ++i) {
         CHECK(back->at(4 - i).gain == Approx(straight->at(i).gain).margin(1e-12));
@@ -169,11 +174,11 @@ TEST_CASE("the order of the builds changes nothing, a build without pulls is lef
     }
     Eigen::VectorXd some = scores(input); // the pulls of D do not cover the use
     some.segment(9, 3).setConstant(std::nan(""));
-    const auto without = bestOf(numbersOfBuilds(fitDay(input), some, {}), 0);
+    const auto without = best(numbersOfBuilds(fitDay(input), some, {}), 0);
     REQUIRE(without);
     CHECK(std::isnan(without->at(3).gain));
     CHECK_FALSE(without->at(3).mayBeBest);
     CHECK(without->at(2).mayBeBest);
     CHECK(without->at(2).chanceBest + without->at(1).chanceBest > 0.9);
-    CHECK_FALSE(bestOf(numbersOfBuilds(fitDay(input), some, {}), 3)); // no base, no gains
+    CHECK_FALSE(best(numbersOfBuilds(fitDay(input), some, {}), 3)); // no base, no gains
 }

@@ -5,7 +5,6 @@
 #include <algorithm>
 #include <array>
 #include <boost/math/distributions/chi_squared.hpp>
-#include <boost/random/chi_squared_distribution.hpp>
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/normal_distribution.hpp>
 #include <cassert>
@@ -17,6 +16,7 @@ namespace {
 
 constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr Eigen::Index kErrorDraws = 100000;
+constexpr Eigen::Index kScales = 1000;
 constexpr int kTruthDraws = 20000;
 constexpr double kNear = 0.0025;
 
@@ -30,41 +30,66 @@ MatrixXd rootOf(const MatrixXd& c) {
     return eigen.eigenvectors() * eigen.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
 }
 
-/// Errors of the builds' numbers in units of the estimated sd, builds x draws.
-MatrixXd drawErrors(const NumbersOfBuilds& numbers) {
+/// Errors of the builds' numbers in units of the estimated sd, draws x builds.
+Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers) {
     boost::random::mt19937 generator(20260529);
-    boost::random::normal_distribution<double> normal;
-    boost::random::chi_squared_distribution<double> chi(numbers.degreesOfFreedom);
-    const MatrixXd root = rootOf(numbers.weights * numbers.weights.transpose());
-    MatrixXd z(root.cols(), kErrorDraws);
-    Eigen::RowVectorXd scale(kErrorDraws);
-    for (Index d = 0; d < kErrorDraws; ++d) {
-        for (Index r = 0; r < z.rows(); ++r)
-            z(r, d) = normal(generator);
-        scale(d) = std::sqrt(numbers.degreesOfFreedom / chi(generator));
-    }
-    MatrixXd out = root * z;
-    out.array().rowwise() *= scale.array();
+    boost::random::normal_distribution<float> normal;
+    std::vector<float> scales;
+    const boost::math::chi_squared chi(numbers.degreesOfFreedom);
+    for (Index s = 0; s < kScales; ++s)
+        scales.push_back(static_cast<float>(std::sqrt(
+            numbers.degreesOfFreedom / boost::math::quantile(chi, (static_cast<double>(s) + 0.5) / kScales))));
+    const Eigen::MatrixXf root = rootOf(numbers.weights * numbers.weights.transpose()).cast<float>();
+    Eigen::MatrixXf z(kErrorDraws, root.cols());
+    Eigen::VectorXf scale(kErrorDraws);
+    for (float& one : z.reshaped())
+        one = normal(generator);
+    for (Index d = 0; d < kErrorDraws; ++d) // equal chances in turn scatter less than draws
+        scale(d) = scales[static_cast<size_t>(d % kScales)];
+    Eigen::MatrixXf out = z * root.transpose();
+    out.array().colwise() *= scale.array();
     return out;
 }
 
-double upper95(std::vector<double> values) {
+double upper95(Eigen::VectorXf& values) {
     const auto at = static_cast<std::ptrdiff_t>(std::ceil(0.95 * static_cast<double>(values.size()))) - 1;
     std::nth_element(values.begin(), values.begin() + at, values.end());
-    return values[static_cast<size_t>(at)];
+    return values(at);
 }
 
 /// 95 % point of the largest t of build i against all others; `twoSided` of its size.
-double criticalOf(const NumbersOfBuilds& numbers, const MatrixXd& errors, Index i, bool twoSided) {
-    VectorXd largest = VectorXd::Constant(errors.cols(), -std::numeric_limits<double>::infinity());
-    for (Index j = 0; j < errors.rows(); ++j) {
+double criticalOf(const NumbersOfBuilds& numbers, const Eigen::MatrixXf& errors, Index i, bool twoSided) {
+    Eigen::VectorXf largest = Eigen::VectorXf::Constant(errors.rows(), -std::numeric_limits<float>::infinity());
+    for (Index j = 0; j < errors.cols(); ++j) {
         if (j == i || !numbers.known(j))
             continue;
-        const double length = (numbers.weights.row(i) - numbers.weights.row(j)).norm();
-        const VectorXd t = (errors.row(i) - errors.row(j)).transpose() / length;
-        largest = largest.cwiseMax(twoSided ? t.cwiseAbs().eval() : t);
+        const auto perLength = static_cast<float>(1.0 / (numbers.weights.row(i) - numbers.weights.row(j)).norm());
+        const auto t = (errors.col(i) - errors.col(j)) * perLength;
+        if (twoSided)
+            largest = largest.cwiseMax(t.cwiseAbs());
+        else
+            largest = largest.cwiseMax(t);
     }
-    return upper95({largest.begin(), largest.end()});
+    return upper95(largest);
+}
+
+/// Of each build in turn, NaN where it has no number; last the two-sided one of the base. They hang on the design
+/// alone.
+std::vector<double> criticalsOf(const NumbersOfBuilds& numbers, Index base) {
+    const Eigen::MatrixXf errors = drawErrors(numbers);
+    std::vector<double> out;
+    for (Index i = 0; i < errors.cols(); ++i)
+        out.push_back(numbers.known(i) ? criticalOf(numbers, errors, i, false) : kNaN);
+    out.push_back(criticalOf(numbers, errors, base, true));
+    return out;
+}
+
+std::vector<double> keptCriticals(const NumbersOfBuilds& numbers, Index base, DrawCache& cache) {
+    std::vector<double> key{static_cast<double>(numbers.degreesOfFreedom), static_cast<double>(base)};
+    for (Index i = 0; i < numbers.number.size(); ++i)
+        key.push_back(numbers.known(i) ? 1.0 : 0.0);
+    key.insert(key.end(), numbers.weights.data(), numbers.weights.data() + numbers.weights.size());
+    return cache.numbers(key, [&] { return criticalsOf(numbers, base); });
 }
 
 /// Multiple comparisons with the best.
@@ -96,7 +121,7 @@ void compareWithBest(const NumbersOfBuilds& numbers, std::vector<BuildScore>& ou
         for (Index j = 0; j < k; ++j)
             if (j != i && possible[static_cast<size_t>(j)])
                 low = std::min(low, -reach(j, i));
-        out[static_cast<size_t>(i)].costsAtMost = std::isfinite(low) ? -low : kNaN;
+        out[static_cast<size_t>(i)].costsAtMost = std::isfinite(low) ? std::abs(low) : kNaN;
     }
 }
 
@@ -167,37 +192,38 @@ void drawTruths(const Rotated& r, const std::vector<Node>& nodes, const std::vec
     boost::random::normal_distribution<double> normal;
     const Index k = r.back.rows();
     VectorXd mean = VectorXd::Zero(k), best = VectorXd::Zero(k), near = VectorXd::Zero(k), lacks = VectorXd::Zero(k);
-    int drawn = 0;
+    Index drawn = 0;
     double due = 0.0;
-    VectorXd eta(r.x.size());
     for (const Node& node : nodes) {
         const Eigen::ArrayXd error = node.s2 * r.lambda.array();
         const Eigen::ArrayXd shrink = node.tau * node.tau / (node.tau * node.tau + error);
-        mean += node.weight * (r.back * (shrink * r.x.array()).matrix());
+        const VectorXd middle = r.back * (shrink * r.x.array()).matrix();
+        mean += node.weight * middle;
         due += node.weight * kTruthDraws;
-        for (; drawn < static_cast<int>(std::lround(due)); ++drawn) {
-            for (Index m = 0; m < eta.size(); ++m)
-                eta(m) = shrink(m) * r.x(m) + std::sqrt(shrink(m) * error(m)) * normal(generator);
-            const VectorXd theta = r.back * eta;
+        const Index count = std::lround(due) - drawn;
+        drawn += count;
+        const MatrixXd z = MatrixXd::NullaryExpr(r.x.size(), count, [&] { return normal(generator); });
+        const MatrixXd theta = ((r.back * (shrink * error).sqrt().matrix().asDiagonal()) * z).colwise() + middle;
+        for (Index d = 0; d < count; ++d) {
             Index first = 0;
-            const double most = theta.maxCoeff(&first);
+            const double most = theta.col(d).maxCoeff(&first);
             best(first) += 1.0;
-            near += (theta.array() >= most - kNear).cast<double>().matrix();
-            lacks += (most - theta.array()).matrix();
+            near += (theta.col(d).array() >= most - kNear).cast<double>().matrix();
+            lacks += (most - theta.col(d).array()).matrix();
         }
     }
     for (Index i = 0; i < k; ++i) {
         BuildScore& own = out[known[static_cast<size_t>(i)]];
-        own.chanceBest = best(i) / drawn;
-        own.chanceNearBest = near(i) / drawn;
-        own.shortfall = lacks(i) / drawn;
+        own.chanceBest = best(i) / static_cast<double>(drawn);
+        own.chanceNearBest = near(i) / static_cast<double>(drawn);
+        own.shortfall = lacks(i) / static_cast<double>(drawn);
         own.shrunk = mean(i);
     }
 }
 
 } // namespace
 
-std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, BuildColumn base) {
+std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, BuildColumn base, DrawCache& cache) {
     std::vector<size_t> known;
     for (Index i = 0; i < numbers.number.size(); ++i)
         if (numbers.known(i))
@@ -206,8 +232,7 @@ std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, Bu
         return std::nullopt;
     constexpr BuildScore kUnknown{kNaN, kNaN, kNaN, false, kNaN, kNaN, kNaN, kNaN, kNaN, kNaN, kNaN};
     std::vector<BuildScore> out(static_cast<size_t>(numbers.number.size()), kUnknown);
-    const MatrixXd errors = drawErrors(numbers);
-    const double dunnett = criticalOf(numbers, errors, base, true);
+    const std::vector<double> criticals = keptCriticals(numbers, base, cache);
     double driftFactor = 1.0;
     VectorXd mean(static_cast<Index>(known.size()));
     MatrixXd weights(static_cast<Index>(known.size()), numbers.weights.cols());
@@ -216,9 +241,10 @@ std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, Bu
         mean(static_cast<Index>(n)) = numbers.number(i);
         weights.row(static_cast<Index>(n)) = numbers.weights.row(i);
         BuildScore& own = out[known[n]];
-        own.critical = criticalOf(numbers, errors, i, false);
+        own.critical = criticals[known[n]];
         own.gain = numbers.number(i) - numbers.number(base);
-        const double half = i == base ? 0.0 : dunnett * numbers.standardError(i, base) + numbers.boundHalf(i, base);
+        const double half =
+            i == base ? 0.0 : criticals.back() * numbers.standardError(i, base) + numbers.boundHalf(i, base);
         own.low = own.gain - half;
         own.high = own.gain + half;
         for (const size_t other : known) {

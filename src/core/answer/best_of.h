@@ -29,6 +29,6 @@ struct BuildScore {
 };
 
 /// Needs two builds that can be told apart; nothing without degrees of freedom. `base` is the column of the base.
-std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, BuildColumn base);
+std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, BuildColumn base, DrawCache& cache);
 
 } // namespace hillrun

@@ -38,10 +38,14 @@ JudgedContrasts judgeContrasts(const DayModel& model, const std::vector<Eigen::V
     for (size_t i = 0; i < asked.size(); ++i)
         if (auto contrast = evaluate(model, asked[i], drift)) {
             out.family += i < family ? 1 : 0;
+            Sides sides;
+            asked[i].maxCoeff(&sides.to);
+            asked[i].minCoeff(&sides.from);
             out.which.push_back(i);
+            out.sides.push_back(sides);
             out.contrasts.push_back(std::move(*contrast));
         }
-    out.critical = criticalValues(model, out.contrasts, out.family, cache);
+    out.critical = criticalValues(model, out.contrasts, out.family, cache, out.sides);
     return out;
 }
 

@@ -26,10 +26,11 @@ PairsToWork pairsToWork(const std::vector<std::string>& builds, const std::vecto
 struct JudgedContrasts {
     std::vector<size_t> which; ///< for each its number among those asked for
     std::vector<ContrastCurve> contrasts;
+    std::vector<Sides> sides; ///< of each
     CriticalValues critical;
     size_t family = 0; ///< the first of them are the family
 };
-/// `asked`: weights of the builds; the first `family` of them are judged together.
+/// `asked`: weights of the builds, +1 for one and -1 for another; the first `family` of them are judged together.
 JudgedContrasts judgeContrasts(const DayModel& model, const std::vector<Eigen::VectorXd>& asked, size_t family,
                                const DriftSettings& drift, DrawCache& cache);
 

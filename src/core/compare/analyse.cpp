@@ -32,9 +32,11 @@ std::vector<DayDoubt> DayAnalysis::doubtsAbout(const std::string& pull) const {
 }
 
 AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
+    if (!given.use_rpm)
+        given.use_rpm = day.plan.use_rpm;
     std::vector<RpmRange> bands;
-    if (day.plan.use_rpm)
-        bands.push_back(*day.plan.use_rpm);
+    if (given.use_rpm)
+        bands.push_back(*given.use_rpm);
     for (const std::vector<RpmRange>* list : {&day.bands, &std::as_const(given).bands})
         for (const RpmRange& band : *list)
             if (std::find(bands.begin(), bands.end(), band) == bands.end())
@@ -48,8 +50,6 @@ AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
         given.matters_pct = day.plan.matters_pct;
     if (!given.drift.declaredBound_pct)
         given.drift.declaredBound_pct = day.plan.driftBound_pct;
-    if (!given.use_rpm)
-        given.use_rpm = day.plan.use_rpm;
     return given;
 }
 

@@ -4,6 +4,7 @@
 
 #include "core/answer/family.h"
 #include "core/compare/comparison.h"
+#include "core/compare/field.h"
 #include "core/errors/data_error.h"
 #include "core/fit/contrast.h"
 #include "core/fit/flags.h"
@@ -24,7 +25,8 @@ struct AnalysisSettings {
     std::vector<BuildPair> pairs;    ///< named beforehand; empty: all usual ones
     std::optional<double> matters_w; ///< smallest difference that matters
     std::optional<double> matters_pct;
-    std::optional<RpmRange> use_rpm; ///< the speeds that count: the mean over them speaks when no stretch does
+    std::optional<RpmRange> use_rpm;   ///< the speeds that count: the mean over them speaks when no stretch does
+    std::vector<RpmWeight> useWeights; ///< how much each counts, for the field; empty: all alike
     bool operator==(const AnalysisSettings&) const = default;
 };
 
@@ -72,6 +74,7 @@ struct DayAnalysis {
     std::vector<BuildResult> builds;
     std::vector<Comparison> comparisons; ///< the family: named beforehand or made from the day's builds
     std::vector<Comparison> otherPairs;  ///< every other pair, and each the other way round
+    std::optional<Field> field;          ///< all builds at once; of three and more
     std::vector<DayDoubt> doubts;        ///< weather that cannot be, a base that was still settling; once looked for
     std::vector<Statement> notes;        ///< what else the reader must know: unknown clock, shrunk window ...
     Statement whyNoComparison;           ///< empty when there are comparisons

@@ -105,14 +105,23 @@ std::vector<BuildPair> familyInUse(DayAnalysis& out, const std::vector<std::stri
     return family;
 }
 
-/// Every pair that the day can tell apart, worked once.
-std::vector<Comparison> workPairs(const DayAnalysis& out, const PairInput& input, const PairsToWork& work,
-                                  DrawCache& cache) {
-    const DayModel& model = *out.model;
+JudgedContrasts judgePairs(const DayAnalysis& out, const PairInput& input, const PairsToWork& work, DrawCache& cache) {
     std::vector<Eigen::VectorXd> asked;
     for (const auto& [from, to] : work.pairs)
-        asked.push_back(pairContrast(model, input.columnOf(from), input.columnOf(to)));
-    const JudgedContrasts judged = judgeContrasts(model, asked, work.family, out.settings.drift, cache);
+        asked.push_back(pairContrast(*out.model, input.columnOf(from), input.columnOf(to)));
+    return judgeContrasts(*out.model, asked, work.family, out.settings.drift, cache);
+}
+
+/// What the builds are wanted for, as far as the day says; else the range that all pulls share.
+Use useOfDay(const DayAnalysis& out) {
+    if (!out.settings.useWeights.empty())
+        return useOf(out.settings.useWeights);
+    return {out.settings.use_rpm.value_or(out.common_rpm), {}};
+}
+
+/// Every pair that the day can tell apart, worked once.
+std::vector<Comparison> workPairs(const DayAnalysis& out, const PairInput& input, const PairsToWork& work,
+                                  const JudgedContrasts& judged, DrawCache& cache) {
     const JudgedBy byFamily = out.settings.pairs.empty() ? JudgedBy::Family : JudgedBy::Itself;
     std::vector<Comparison> worked(judged.which.size());
     cache.forEach()(worked.size(), [&](size_t i) {
@@ -153,7 +162,10 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
     for (const std::string& id : plan.buildIds)
         out.builds.push_back(fittedBuild(input, id));
     const std::vector<BuildPair> family = familyInUse(out, plan.buildIds);
-    handOut(out, family, workPairs(out, input, pairsToWork(plan.buildIds, family), cache));
+    const PairsToWork work = pairsToWork(plan.buildIds, family);
+    const JudgedContrasts judged = judgePairs(out, input, work, cache);
+    handOut(out, family, workPairs(out, input, work, judged, cache));
+    out.field = fieldOf(*out.model, plan.buildIds, useOfDay(out), judged, out.settings.drift, cache);
     if (plan.buildIds.size() < 2)
         out.whyNoComparison = {"why.one_build"};
 }

@@ -191,9 +191,15 @@ DrawnContrast drawnContrast(const Draws& draws, const ContrastCurve& curve, cons
 
 constexpr Eigen::Index kBlock = 250;
 
-/// Largest |T| along rpm of each draw of a block.
-void largestOfBlock(const Draws& draws, const DrawnContrast& contrast, Eigen::Index first,
-                    Eigen::Ref<Eigen::RowVectorXf> out) {
+/// Largest and least T along rpm of each draw, contrasts x draws.
+struct Extremes {
+    Eigen::MatrixXf high;
+    Eigen::MatrixXf low;
+};
+
+/// Those of a block.
+void extremesOfBlock(const Draws& draws, const DrawnContrast& contrast, Eigen::Index first, Eigen::Index row,
+                     Extremes& out) {
     const Eigen::RowVectorXf& mix = contrast.mix;
     Eigen::MatrixXf t = mix(0) * draws.shape[0].middleCols(first, kBlock);
     for (Eigen::Index c = 1; c < mix.size(); ++c)
@@ -203,34 +209,55 @@ void largestOfBlock(const Draws& draws, const DrawnContrast& contrast, Eigen::In
                                    draws.levelScale.segment(first, kBlock).transpose().array();
     t.array().colwise() *= contrast.shapePart.array();
     t.noalias() += contrast.levelPart * tau;
-    out = t.cwiseAbs().colwise().maxCoeff();
+    out.high.row(row).segment(first, kBlock) = t.colwise().maxCoeff();
+    out.low.row(row).segment(first, kBlock) = t.colwise().minCoeff();
 }
 
-/// Largest |T| along rpm, contrasts x draws.
-Eigen::MatrixXf largestDeviations(const Draws& draws, const std::vector<DrawnContrast>& contrasts,
-                                  const ForEach& forEach) {
-    Eigen::MatrixXf out(static_cast<Eigen::Index>(contrasts.size()), draws.count);
+Extremes extremesOf(const Draws& draws, const std::vector<DrawnContrast>& contrasts, const ForEach& forEach) {
+    const auto n = static_cast<Eigen::Index>(contrasts.size());
+    Extremes out{Eigen::MatrixXf(n, draws.count), Eigen::MatrixXf(n, draws.count)};
     forEach(static_cast<size_t>(draws.count / kBlock), [&](size_t block) {
         const auto first = static_cast<Eigen::Index>(block) * kBlock;
-        Eigen::RowVectorXf largest(kBlock);
-        for (size_t c = 0; c < contrasts.size(); ++c) {
-            largestOfBlock(draws, contrasts[c], first, largest);
-            out.row(static_cast<Eigen::Index>(c)).segment(first, kBlock) = largest;
-        }
+        for (size_t c = 0; c < contrasts.size(); ++c)
+            extremesOfBlock(draws, contrasts[c], first, static_cast<Eigen::Index>(c), out);
     });
     return out;
 }
 
 double upper95(const Eigen::RowVectorXf& values) { return upperQuantile({values.begin(), values.end()}, 0.95); }
 
+/// The worst build's 95 % point of its largest T against all others.
+double leadOf(const Extremes& extremes, std::span<const Sides> sides, Eigen::Index builds) {
+    double out = 0.0;
+    for (Eigen::Index build = 0; build < builds; ++build) {
+        Eigen::RowVectorXf largest =
+            Eigen::RowVectorXf::Constant(extremes.high.cols(), -std::numeric_limits<float>::infinity());
+        bool any = false;
+        for (size_t c = 0; c < sides.size(); ++c) {
+            const auto row = static_cast<Eigen::Index>(c);
+            if (sides[c].to == build)
+                largest = largest.cwiseMax(extremes.high.row(row));
+            else if (sides[c].from == build)
+                largest = largest.cwiseMax(-extremes.low.row(row));
+            else
+                continue;
+            any = true;
+        }
+        if (any)
+            out = std::max(out, upper95(largest));
+    }
+    return out;
+}
+
 } // namespace
 
 CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, size_t familySize,
-                              DrawCache& cache) {
+                              DrawCache& cache, std::span<const Sides> sides) {
+    assert(sides.empty() || sides.size() == contrasts.size());
     assert(familySize <= contrasts.size());
     CriticalValues out;
     out.own.assign(contrasts.size(), kNaN);
-    out.family = out.all = kNaN;
+    out.family = out.all = out.lead = kNaN;
     if (contrasts.empty() || model.degreesOfFreedom <= 0)
         return out;
     const Eigen::MatrixXf mix = mixing(contrasts).cast<float>();
@@ -238,12 +265,16 @@ CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCur
     std::vector<DrawnContrast> drawn;
     for (size_t c = 0; c < contrasts.size(); ++c)
         drawn.push_back(drawnContrast(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c))));
-    const Eigen::MatrixXf largest = largestDeviations(*draws, drawn, cache.forEach());
+    const Extremes extremes = extremesOf(*draws, drawn, cache.forEach());
+    const Eigen::MatrixXf largest = extremes.high.cwiseMax(-extremes.low);
     for (size_t c = 0; c < contrasts.size(); ++c)
         out.own[c] = upper95(largest.row(static_cast<Eigen::Index>(c)));
     if (familySize > 0)
         out.family = upper95(largest.topRows(static_cast<Eigen::Index>(familySize)).colwise().maxCoeff());
     out.all = upper95(largest.colwise().maxCoeff());
+    if (!sides.empty())
+        out.lead =
+            std::max(leadOf(extremes, sides, model.input.builds), *std::max_element(out.own.begin(), out.own.end()));
     return out;
 }
 

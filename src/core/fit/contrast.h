@@ -46,11 +46,17 @@ struct CriticalValues {
     std::vector<double> own;
     double family = 0.0;
     double all = 0.0;
+    double lead = 0.0; ///< with which a build is held against all others at once, along rpm; NaN without `sides`
+};
+/// The builds that a contrast stands between.
+struct Sides {
+    Eigen::Index from = 0;
+    Eigen::Index to = 0;
 };
 /// The first `familySize` contrasts are the family. NaN without degrees of freedom. `contrasts` must come from this
-/// model.
+/// model. `sides`, when given, says for each the builds it stands between.
 CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCurve> contrasts, size_t familySize,
-                              DrawCache& cache);
+                              DrawCache& cache, std::span<const Sides> sides = {});
 
 /// One number a pull (a log mean over a band, a log peak, a peak's speed) through the same model.
 struct NumberEstimate {

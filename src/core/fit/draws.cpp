@@ -244,4 +244,21 @@ std::shared_ptr<const Draws> DrawCache::get(const DrawKey& key) {
     return made;
 }
 
+std::vector<double> DrawCache::numbers(const std::vector<double>& key,
+                                       const std::function<std::vector<double>()>& make) {
+    constexpr size_t kKept = 8;
+    {
+        const std::lock_guard lock(m_mutex);
+        for (const auto& [known, values] : m_numbers)
+            if (known == key)
+                return values;
+    }
+    std::vector<double> out = make();
+    const std::lock_guard lock(m_mutex);
+    if (m_numbers.size() >= kKept)
+        m_numbers.erase(m_numbers.begin());
+    m_numbers.emplace_back(key, out);
+    return out;
+}
+
 } // namespace hillrun

@@ -43,11 +43,14 @@ public:
     explicit DrawCache(ForEach forEach = oneAfterAnother) : m_forEach(std::move(forEach)) {}
     [[nodiscard]] const ForEach& forEach() const { return m_forEach; }
     std::shared_ptr<const Draws> get(const DrawKey& key);
+    /// Numbers that hang on `key` alone; `make` is asked for those that are not kept.
+    std::vector<double> numbers(const std::vector<double>& key, const std::function<std::vector<double>()>& make);
 
 private:
     ForEach m_forEach;
     std::mutex m_mutex;
     std::vector<std::pair<DrawKey, std::shared_ptr<const Draws>>> m_entries;
+    std::vector<std::pair<std::vector<double>, std::vector<double>>> m_numbers;
 };
 
 /// 10000 draws in blocks, each with a fixed seed of its own for a portable generator: the same digits on every machine

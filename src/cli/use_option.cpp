@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "cli/commands.h"
+#include "formats/csv_table.h"
+#include "formats/day_store.h"
+
+#include <algorithm>
+#include <charconv>
+
+namespace hillrun::cli {
+namespace {
+
+std::optional<double> numberIn(std::string_view text) {
+    double out = 0.0;
+    const auto read = std::from_chars(text.data(), text.data() + text.size(), out);
+    const bool whole = read.ec == std::errc() && read.ptr == text.data() + text.size();
+    return whole ? std::optional(out) : std::nullopt;
+}
+
+/// "2500:4500"
+std::optional<std::pair<double, double>> pairIn(std::string_view text) {
+    const size_t colon = text.find(':');
+    if (colon == std::string_view::npos)
+        return std::nullopt;
+    const auto first = numberIn(text.substr(0, colon));
+    const auto second = numberIn(text.substr(colon + 1));
+    if (!first || !second)
+        return std::nullopt;
+    return std::pair(*first, *second);
+}
+
+std::vector<RpmWeight> weightsIn(const std::string& file) {
+    const CsvTable table = parseCsv(readFileText(file), file);
+    const auto column = [&](const char* name) {
+        const auto at = std::find(table.names.begin(), table.names.end(), name);
+        if (at == table.names.end())
+            throw DataError(Problem::MissingKey, {}, {.file = file, .key = name});
+        return table.columns[static_cast<size_t>(at - table.names.begin())];
+    };
+    const std::vector<double> rpm = column("rpm");
+    const std::vector<double> weight = column("weight");
+    std::vector<RpmWeight> out;
+    for (size_t i = 0; i < rpm.size(); ++i)
+        out.push_back({rpm[i], weight[i]});
+    return out;
+}
+
+} // namespace
+
+void takeUse(const std::string& text, AnalysisSettings& settings) {
+    if (text.starts_with("weights:")) {
+        const std::string file = text.substr(8);
+        settings.useWeights = weightsIn(file);
+        settings.use_rpm = useOf(settings.useWeights).range_rpm; // throws for weights that cannot be meant
+        return;
+    }
+    const bool held = text.starts_with("at:");
+    const auto pair = pairIn(held ? std::string_view(text).substr(3) : std::string_view(text));
+    if (!pair)
+        throw WrongUse(said("cli.use", {text}));
+    const RpmRange range =
+        held ? RpmRange{pair->first - pair->second, pair->first + pair->second} : RpmRange{pair->first, pair->second};
+    if (!(range.low >= 0.0 && range.high > range.low))
+        throw WrongUse(said("cli.use", {text}));
+    settings.use_rpm = range;
+}
+
+} // namespace hillrun::cli

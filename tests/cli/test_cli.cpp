@@ -142,6 +142,43 @@ TEST_CASE("the effect that was put into the demo day is inside the bands") {
     }
 }
 
+TEST_CASE("of three builds analyse says which may be best for a use") {
+    const std::string buggy = "'" + (test::dataFolder() / "demo" / "day-2-boost-buggy").string() + "'";
+    const Json whole = run("analyse " + buggy + " --json").json()["field"];
+    REQUIRE(whole["builds"].size() == 3);
+    CHECK(whole["builds"][0]["id"] == "A");
+    CHECK(whole["builds"][0]["score_pct"] == 0.0);
+    CHECK(whole["builds"][2]["may_be_best"] == true);
+    CHECK(whole["builds"][2]["costs_at_most_pct"] == 0.0);
+    CHECK(whole["builds"][1]["may_be_best"] == false);
+    CHECK(whole["builds"][1]["low_pct"].get<double>() < whole["builds"][1]["score_pct"].get<double>());
+    CHECK(whole["leads"].back()["builds"] == Json::array({"C"}));
+    CHECK(whole["summary"].get<std::string>().find("C is best") != std::string::npos);
+    const Json top = run("analyse " + buggy + " --use 5000:6000 --json").json();
+    CHECK(top["field"]["use"] == Json({{"from_rpm", 5000.0}, {"to_rpm", 6000.0}}));
+    CHECK(top["comparisons"][0]["bands"].back()["from_rpm"] == 5000.0); // among the bands too
+    CHECK(top["field"]["builds"][2]["score_pct"].get<double>() > whole["builds"][2]["score_pct"].get<double>());
+    const Json held = run("analyse " + buggy + " --use at:5500:500 --json").json();
+    CHECK(held["field"] == top["field"]);
+    const test::TemporaryFolder folder;
+    write(folder.path() / "use.csv", "rpm,weight\n5000,1\n6000,1\n");
+    const Json weighed =
+        run("analyse " + buggy + " --use 'weights:" + (folder.path() / "use.csv").string() + "' --json").json();
+    CHECK(weighed["field"]["use"]["weights"].size() == 2);
+    CHECK(weighed["field"]["builds"][2]["score_pct"] ==
+          top["field"]["builds"][2]["score_pct"]); // the same speeds count
+    for (const char* bad : {"5000", "6000:5000", "at:5000", "at:500:600", "a:b", "5000:5000", "4000:nan"})
+        CHECK(run("analyse " + buggy + " --use " + bad + " --json").status == 2);
+    write(folder.path() / "bad.csv", "rpm,share\n3000,1\n5000,1\n");
+    CHECK(run("analyse " + buggy + " --use 'weights:" + (folder.path() / "bad.csv").string() + "' --json").status == 1);
+    write(folder.path() / "nothing.csv", "rpm,weight\n3000,0\n5000,0\n");
+    CHECK(run("analyse " + buggy + " --use 'weights:" + (folder.path() / "nothing.csv").string() + "'").status == 1);
+    CHECK(run("analyse " + buggy + " --use weights:/nowhere.csv").status == 1);
+    CHECK_FALSE(run("analyse " + demo() + " --json").json().contains("field"));      // two builds are none
+    const Json outside = run("analyse " + buggy + " --use 9000:9500 --json").json(); // nothing was run there
+    CHECK_FALSE(outside.contains("field"));
+}
+
 TEST_CASE("reduce answers one pull") {
     const Json answer = run("reduce " + demo() + " --pull p06 --json").json();
     for (const char* key :

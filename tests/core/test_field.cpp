@@ -66,10 +66,11 @@ TEST_CASE("a use weighs the power of each pull") {
     CHECK(mean(useOf({{2000.0, 1.0}, {3000.0, 3.0}}), 0) == Approx(17.5));
     CHECK(mean(useOf({{2000.0, 1.0}, {4000.0, 3.0}}), 0) == Approx((10.0 + 2.0 * 20.0 + 3.0 * 40.0) / 6.0)); // between
     CHECK(mean(useOf({{1000.0, 0.0}, {2000.0, 0.0}, {3000.0, 1.0}, {4000.0, 0.0}}), 0) == Approx(20.0));
+    CHECK(mean(useOf({{2000.0, 0.0}, {4000.0, 2.0}, {5000.0, 0.0}}), 0) == Approx((1.0 * 20.0 + 2.0 * 40.0) / 3.0));
     CHECK(std::isnan(mean({{2000.0, 5000.0}, {}}, 1))); // it does not cover it
     CHECK(mean({{2000.0, 3000.0}, {}}, 1) == Approx(15.0));
     CHECK(std::isnan(mean({{2100.0, 2900.0}, {}}, 0))); // no point of the grid
-    CHECK(useOf({{1000.0, 0.0}, {2000.0, 2.0}, {2500.0, 1.0}, {3000.0, 0.0}}).range_rpm == RpmRange{2000.0, 2500.0});
+    CHECK(useOf({{1000.0, 0.0}, {2000.0, 2.0}, {2500.0, 1.0}, {3000.0, 0.0}}).range_rpm == RpmRange{1000.0, 3000.0});
     CHECK_THROWS_AS(useOf({}), DataError);
     CHECK_THROWS_AS(useOf({{2000.0, 0.0}}), DataError);
     CHECK_THROWS_AS(useOf({{2000.0, 1.0}, {2000.0, 1.0}}), DataError);

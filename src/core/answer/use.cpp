@@ -35,13 +35,15 @@ Use useOf(std::vector<RpmWeight> weights) {
         if (!(weights[i].weight >= 0.0) || !std::isfinite(weights[i].weight) || !(weights[i].rpm >= 0.0) ||
             (i > 0 && !(weights[i].rpm > weights[i - 1].rpm)))
             throw DataError(Problem::BadValue, {std::to_string(weights[i].rpm), Statement{"not_allowed.use_weights"}});
-    const auto first = std::find_if(weights.begin(), weights.end(), counts);
+    auto first = std::find_if(weights.begin(), weights.end(), counts);
     if (first == weights.end())
         throw DataError(Problem::BadValue, {std::string("0"), Statement{"not_allowed.use_weights"}});
-    const auto last = std::find_if(weights.rbegin(), weights.rend(), counts).base() - 1;
-    // A weight rises from its neighbour of nothing, which itself does not count.
-    Use out{{first->rpm, last->rpm}, {first, last + 1}};
-    return out;
+    auto end = std::find_if(weights.rbegin(), weights.rend(), counts).base();
+    if (first != weights.begin())
+        --first; // the line rises from nothing there
+    if (end != weights.end())
+        ++end;
+    return {{first->rpm, (end - 1)->rpm}, {first, end}};
 }
 
 Figure meanPower(const FitInput& input, const Use& use) {

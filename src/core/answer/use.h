@@ -21,7 +21,7 @@ struct Use {
     bool operator==(const Use&) const = default;
 };
 
-/// Straight lines between the weights; ends of weight nothing do not count. Throws DataError (BadBand) for weights that
+/// Straight lines between the weights; nothing outside them. Throws DataError (BadBand) for weights that
 /// do not rise in speed, are negative, or all nothing.
 Use useOf(std::vector<RpmWeight> weights);
 

@@ -2,8 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/frame/tone_player.h"
 
+#include <atomic>
+#include <mutex>
 #include <pulse/simple.h>
 #include <QLibrary>
+#include <thread>
 
 using namespace Qt::StringLiterals;
 
@@ -42,28 +45,51 @@ pa_simple* openSound(const SoundServer& server) {
 
 } // namespace
 
+struct DesktopTonePlayer::Sounding {
+    std::atomic<bool> stopped = false;
+    std::mutex guard;
+    DesktopTonePlayer* player = nullptr; ///< null once it is gone or plays something else
+
+    void tell(const QString& why) {
+        const std::lock_guard lock(guard);
+        if (player)
+            QMetaObject::invokeMethod(
+                player, [own = player, why] { Q_EMIT own->silent(why); }, Qt::QueuedConnection);
+    }
+    void leave() {
+        stopped = true;
+        const std::lock_guard lock(guard);
+        player = nullptr;
+    }
+};
+
 DesktopTonePlayer::~DesktopTonePlayer() { stop(); }
 
 void DesktopTonePlayer::play(Tone tone) {
     stop();
-    if (tone != Tone::None)
-        m_thread = std::jthread([this, tone](std::stop_token stop) { sound(tone, std::move(stop)); });
+    if (tone == Tone::None)
+        return;
+    m_sounding = std::make_shared<Sounding>();
+    m_sounding->player = this;
+    std::thread([tone, sounding = m_sounding] { sound(tone, sounding); }).detach();
 }
 
-void DesktopTonePlayer::stop() { m_thread = {}; } // asks it to stop, and waits
+void DesktopTonePlayer::stop() {
+    if (m_sounding)
+        m_sounding->leave();
+    m_sounding.reset();
+}
 
-void DesktopTonePlayer::sound(Tone tone, std::stop_token stop) {
+void DesktopTonePlayer::sound(Tone tone, const std::shared_ptr<Sounding>& sounding) {
     static const SoundServer server = findSoundServer();
     pa_simple* stream = server.there() ? openSound(server) : nullptr;
-    if (!stream) {
-        Q_EMIT silent(server.there() ? tr("The desktop's sound server does not answer.")
-                                     : tr("The library of the sound server is missing: install libpulse0."));
-        return;
-    }
-    for (size_t at = 0; !stop.stop_requested(); at += kChunk) {
+    if (!stream)
+        return sounding->tell(server.there() ? tr("The desktop's sound server does not answer.")
+                                             : tr("The library of the sound server is missing: install libpulse0."));
+    for (size_t at = 0; !sounding->stopped; at += kChunk) {
         const auto samples = toneSamples(tone, at, kChunk);
         if (server.write(stream, samples.data(), samples.size() * sizeof(std::int16_t), nullptr) < 0) {
-            Q_EMIT silent(tr("The desktop's sound server does not answer."));
+            sounding->tell(tr("The desktop's sound server does not answer."));
             break;
         }
     }

@@ -4,9 +4,8 @@
 
 #include "app/frame/tone.h"
 
-#include <atomic>
+#include <memory>
 #include <QObject>
-#include <thread>
 
 namespace hillrun {
 
@@ -23,7 +22,8 @@ Q_SIGNALS:
     void silent(const QString& why);
 };
 
-/// By the desktop's sound server. Its library is looked for when the first tone is wanted.
+/// By the desktop's sound server. Its library is looked for when the first tone is wanted. Nobody ever waits for the
+/// server: one that hangs costs the tone, not the window.
 class DesktopTonePlayer : public TonePlayer {
     Q_OBJECT
 public:
@@ -33,8 +33,9 @@ public:
     void stop() override;
 
 private:
-    void sound(Tone tone, std::stop_token stop);
-    std::jthread m_thread;
+    struct Sounding; ///< one tone, shared with its thread
+    static void sound(Tone tone, const std::shared_ptr<Sounding>& sounding);
+    std::shared_ptr<Sounding> m_sounding;
 };
 
 } // namespace hillrun

@@ -95,6 +95,17 @@ TEST_CASE("a limit is passed once, its worst and its end move on") {
     CHECK(tracker.crossing()->until_s == Approx(4.12).margin(0.015)); // most of its window then lies above again
 }
 
+TEST_CASE("the worst of a limit above is the highest") {
+    LimitTracker tracker = hot();
+    for (int i = 0; i < 400; ++i) {
+        const double t = 0.01 * i;
+        (void)tracker.take(t, t < 1.0 ? 100.0 : t < 2.0 ? 112.0 : t < 3.0 ? 119.0 : 114.0);
+    }
+    REQUIRE(tracker.crossing());
+    CHECK(tracker.crossing()->value == 112.0);
+    CHECK(tracker.crossing()->worst == 119.0);
+}
+
 TEST_CASE("a mixture counts under load only, half a second after the throttle was opened") {
     const auto columns = columnsOf({"time", "throttle", "lambda"});
     const std::vector<WatchLimit> limits{{"lambda", LimitSide::Above, 1.02}};
@@ -111,8 +122,46 @@ TEST_CASE("a mixture counts under load only, half a second after the throttle wa
     CHECK(passed(open, [](double) { return 1.1; }) == Approx(0.65).margin(0.015)); // 0.5 and what fills a window
     CHECK(passed([](double t) { return t < 2.0 ? 96.0 : 10.0; }, [](double t) { return t < 2.0 ? 0.9 : 1.6; }) < 0.0);
     CHECK(passed([](double) { return kNone; }, [](double) { return 1.1; }) > 0.0); // no throttle to go by
+    const auto lifted = [](double to) { return [to](double t) { return t < 1.0 ? 100.0 : to; }; };
+    const auto leanAfter = [](double t) { return t < 1.0 ? 0.9 : 1.1; };
+    CHECK(passed(lifted(88.0), leanAfter) > 0.0); // that is load still
+    CHECK(passed(lifted(80.0), leanAfter) < 0.0);
     // An engine that never opens further than 82 % is under load at 82 %.
     CHECK(passed([](double) { return 82.0; }, [](double) { return 1.1; }) > 0.0);
+}
+
+TEST_CASE("the half second of a mixture counts from where the pull began") {
+    LimitWatch watch({{"lambda", LimitSide::Above, 1.02}}, columnsOf({"time", "lambda"}));
+    for (int i = 0; i < 200; ++i)
+        watch.take(100.0 + 0.01 * i, std::vector{100.0 + 0.01 * i, i < 40 ? 1.3 : 0.9}); // lean for 0.4 s
+    CHECK(watch.crossings().empty());
+}
+
+TEST_CASE("a slow channel counts for its own limit only, and not beside its rows") {
+    LimitWatch watch(
+        {{"gearbox_temperature", LimitSide::Above, 90.0}, {"coolant_temperature", LimitSide::Above, 110.0}},
+        columnsOf({"time", "coolant_temperature"}));
+    for (int i = 0; i < 20; ++i) {
+        watch.takeSlow("hub_temperature", i, 300.0);
+        watch.takeSlow("coolant_temperature", i, 300.0);
+    }
+    CHECK(watch.crossings().empty());
+}
+
+TEST_CASE("recorded rows are watched where they count, and only with a time") {
+    ChannelTable rows{columnsOf({"time", "coolant_temperature"})};
+    for (int i = 0; i < 400; ++i) {
+        rows.columns[0].values.push_back(0.01 * i);
+        rows.columns[1].values.push_back(i >= 200 && i < 300 ? 130.0 : 90.0);
+    }
+    const std::vector<WatchLimit> limits{{"oil_pressure", LimitSide::Below, 150.0},
+                                         {"coolant_temperature", LimitSide::Above, 110.0}};
+    CHECK(limitsPassed(rows, limits, 0, 400).size() == 1);
+    CHECK(limitsPassed(rows, limits, 180, 120).size() == 1);
+    CHECK(limitsPassed(rows, limits, 0, 200).empty());
+    CHECK(limitsPassed(rows, limits, 300, 100).empty());
+    rows.columns.erase(rows.columns.begin());
+    CHECK(limitsPassed(rows, limits, 0, 400).empty());
 }
 
 TEST_CASE("several limits are told in the order in which they were passed, slow channels among them") {

@@ -36,6 +36,8 @@ struct AirOptions {
     [[nodiscard]] ReduceSettings settings() const; ///< throws WrongUse
 };
 
+/// "2500:4500" as two numbers; nothing when it is not that.
+std::optional<std::pair<double, double>> pairIn(std::string_view text);
 /// "2500:4500", "at:5500:150", "weights:use.csv": what the builds are wanted for. Throws WrongUse, and DataError for a
 /// file.
 void takeUse(const std::string& text, AnalysisSettings& settings);

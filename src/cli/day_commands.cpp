@@ -15,7 +15,6 @@
 #include "report/sheet.h"
 
 #include <algorithm>
-#include <charconv>
 #include <fmt/format.h>
 #include <fmt/ranges.h>
 #include <future>
@@ -41,18 +40,10 @@ struct AnalyseOptions {
 };
 
 RpmRange bandOf(const std::string& text) {
-    RpmRange out;
-    const size_t colon = text.find(':');
-    const char* end = text.data() + text.size();
-    bool good = colon != std::string::npos;
-    if (good) {
-        const auto low = std::from_chars(text.data(), text.data() + colon, out.low);
-        const auto high = std::from_chars(text.data() + colon + 1, end, out.high);
-        good = low.ec == std::errc() && low.ptr == text.data() + colon && high.ec == std::errc() && high.ptr == end;
-    }
-    if (!good || !(out.low >= 0.0 && out.high > out.low))
+    const auto pair = pairIn(text);
+    if (!pair || !(pair->first >= 0.0 && pair->second > pair->first))
         throw WrongUse(said("cli.band", {text}));
-    return out;
+    return {pair->first, pair->second};
 }
 
 AnalysisSettings settingsOf(const AnalyseOptions& o) {

@@ -17,18 +17,6 @@ std::optional<double> numberIn(std::string_view text) {
     return whole ? std::optional(out) : std::nullopt;
 }
 
-/// "2500:4500"
-std::optional<std::pair<double, double>> pairIn(std::string_view text) {
-    const size_t colon = text.find(':');
-    if (colon == std::string_view::npos)
-        return std::nullopt;
-    const auto first = numberIn(text.substr(0, colon));
-    const auto second = numberIn(text.substr(colon + 1));
-    if (!first || !second)
-        return std::nullopt;
-    return std::pair(*first, *second);
-}
-
 std::vector<RpmWeight> weightsIn(const std::string& file) {
     const CsvTable table = parseCsv(readFileText(file), file);
     const auto column = [&](const char* name) {
@@ -46,6 +34,17 @@ std::vector<RpmWeight> weightsIn(const std::string& file) {
 }
 
 } // namespace
+
+std::optional<std::pair<double, double>> pairIn(std::string_view text) {
+    const size_t colon = text.find(':');
+    if (colon == std::string_view::npos)
+        return std::nullopt;
+    const auto first = numberIn(text.substr(0, colon));
+    const auto second = numberIn(text.substr(colon + 1));
+    if (!first || !second)
+        return std::nullopt;
+    return std::pair(*first, *second);
+}
 
 void takeUse(const std::string& text, AnalysisSettings& settings) {
     if (text.starts_with("weights:")) {

@@ -65,7 +65,7 @@ TEST_CASE("a limit that is passed turns the window over and sounds; closing the 
     REQUIRE(test::waitFor([&] { return w.window->flow().slip().has_value(); }));
     const PullSlip& slip = *w.window->flow().slip();
     CHECK(slip.suspicious);
-    CHECK(slip.lines.front().text.args.size() == 1); // what was noted while it ran stands first
+    CHECK(slip.lines.front().kind == "note"); // what was noted while it ran stands first
     CHECK(findPull(w.window->document().day(), slip.pull)->note.find("Oil pressure") != std::string::npos);
 }
 

@@ -5,9 +5,7 @@
 
 #include "core/plan/usual_limits.h"
 #include "core/pull/limit_watch.h"
-#include "formats/day_store.h"
-#include "simcell/simulate.h"
-#include "support.h"
+#include "four_pulls.h"
 
 #include <algorithm>
 #include <boost/random/mersenne_twister.hpp>
@@ -17,6 +15,7 @@
 #include <fmt/format.h>
 
 using namespace hillrun;
+using test::fourPulls;
 
 namespace {
 
@@ -39,15 +38,6 @@ template <class Truth> double passedAt(unsigned seed, double rate_hz, const Trut
         if (const double t = i / rate_hz; tracker.take(t, channel(truth(t))))
             return t;
     return -1.0;
-}
-
-/// Four pulls of the base.
-sim::CellSpec fourPulls(const char* file) {
-    sim::CellSpec spec = sim::readCellSpec(readFileText(test::dataFolder() / "demo" / file), file);
-    spec.order = {{"A", 4, 0.0, 4.0}};
-    spec.faults.clear();
-    spec.setAside.clear();
-    return spec;
 }
 
 /// The rows of a pull at full throttle, as they are watched: from where it is open until it is not.

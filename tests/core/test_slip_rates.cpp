@@ -6,28 +6,18 @@
 #include "core/pull/events.h"
 #include "core/slip/day_events.h"
 #include "core/slip/pull_slip.h"
-#include "formats/day_store.h"
-#include "simcell/simulate.h"
-#include "support.h"
+#include "four_pulls.h"
 
 #include <catch2/catch.hpp>
 #include <fmt/format.h>
 #include <set>
 
 using namespace hillrun;
+using test::fourPulls;
 
 namespace {
 
 constexpr int kPulls = 200;
-
-/// Four pulls of the base; the fault is in the last.
-sim::CellSpec fourPulls(const char* file) {
-    sim::CellSpec spec = sim::readCellSpec(readFileText(test::dataFolder() / "demo" / file), file);
-    spec.order = {{"A", 4, 0.0, 4.0}};
-    spec.faults.clear();
-    spec.setAside.clear();
-    return spec;
-}
 
 PullSlip slipOfLast(const sim::CellSpec& spec, unsigned seed) {
     const TestDay day = sim::simulateDay(spec, seed);

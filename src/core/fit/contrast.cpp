@@ -278,13 +278,43 @@ CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCur
     return out;
 }
 
+namespace {
+
+std::vector<int> rowsWithValue(const Eigen::VectorXd& values) {
+    std::vector<int> out;
+    for (Eigen::Index i = 0; i < values.size(); ++i)
+        if (std::isfinite(values(i)))
+            out.push_back(static_cast<int>(i));
+    return out;
+}
+
+/// What a difference with these weights may be off by.
+struct DifferenceError {
+    double standard = 0.0;
+    double bound = 0.0;   ///< half width to be added: the declared bound
+    bool covered = false; ///< from drift
+};
+
+/// `allowanceSquared`: the part of the drift over the day, squared, that noise does not explain; unused for what drift
+/// does not scale.
+DifferenceError differenceError(const DayModel& model, const Design& design, const Eigen::VectorXd& weights, double sd,
+                                double allowanceSquared, const DriftSettings& drift, bool scaleOfDrift) {
+    const SetSums sums = sumsOverSets(model, design, weights);
+    const double jump = scaleOfDrift ? allowanceShare(drift.allowance) * sums.worstJump : 0.0;
+    DifferenceError out;
+    out.standard = std::sqrt(weights.squaredNorm() * sd * sd + jump * jump * allowanceSquared);
+    out.covered = model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
+    if (!out.covered && drift.declaredBound_pct && scaleOfDrift)
+        out.bound = *drift.declaredBound_pct / 100.0 * sums.worstJump;
+    return out;
+}
+
+} // namespace
+
 std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen::VectorXd& builds,
                                              const Eigen::VectorXd& values, const DriftSettings& drift,
                                              bool scaleOfDrift) {
-    std::vector<int> rows;
-    for (Eigen::Index i = 0; i < values.size(); ++i)
-        if (std::isfinite(values(i)))
-            rows.push_back(static_cast<int>(i));
+    const std::vector<int> rows = rowsWithValue(values);
     if (rows.empty())
         return std::nullopt;
     const Design design = makeDesign(model.input, rows, model.drift.identified, model.meanTime_h);
@@ -300,14 +330,9 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
         return out;
     }
     const double sd = std::sqrt(design.residuals(y).squaredNorm() / out.degreesOfFreedom);
-    const SetSums sums = sumsOverSets(model, design, *a);
-    const double vc = a->squaredNorm();
-    out.standardError =
-        std::sqrt(scaleOfDrift ? levelErrorSquared(model, vc, sums.worstJump, sd, drift.allowance) : vc * sd * sd);
-    const bool covered =
-        model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
-    const double bound =
-        !covered && drift.declaredBound_pct && scaleOfDrift ? *drift.declaredBound_pct / 100.0 * sums.worstJump : 0.0;
+    const auto [standard, bound, covered] =
+        differenceError(model, design, *a, sd, model.drift.allowanceSquared, drift, scaleOfDrift);
+    out.standardError = standard;
     const boost::math::students_t t(out.degreesOfFreedom);
     out.half = boost::math::quantile(t, 0.975) * out.standardError + bound;
     out.half90 = boost::math::quantile(t, 0.95) * out.standardError + bound;
@@ -329,30 +354,11 @@ double ownAllowanceSquared(const DayModel& model, const Design& design, const Ei
     return std::max(0.0, (perHour * perHour - error * error) * model.drift.span_h * model.drift.span_h);
 }
 
-void compareNumbers(const DayModel& model, const Design& design, const DriftSettings& drift, double allowanceSquared,
-                    bool scaleOfDrift, Eigen::Index i, Eigen::Index j, NumbersOfBuilds& out) {
-    const Eigen::VectorXd a = out.weights.row(i) - out.weights.row(j);
-    const SetSums sums = sumsOverSets(model, design, a);
-    const double vc = a.squaredNorm();
-    const bool covered = !scaleOfDrift || model.drift.identified ||
-                         std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
-    const double bound = !covered && drift.declaredBound_pct ? *drift.declaredBound_pct / 100.0 * sums.worstJump : 0.0;
-    const double jump = scaleOfDrift ? allowanceShare(drift.allowance) * sums.worstJump : 0.0;
-    const double error = std::sqrt(vc * out.sd * out.sd + jump * jump * allowanceSquared);
-    out.standardError(i, j) = out.standardError(j, i) = error;
-    out.boundHalf(i, j) = out.boundHalf(j, i) = bound;
-    out.explained(i, j) = out.explained(j, i) = covered || drift.declaredBound_pct ? 1.0 : 0.0;
-    out.protectedFromDrift = out.protectedFromDrift && covered;
-}
-
 } // namespace
 
 NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& values, const DriftSettings& drift,
                                 bool scaleOfDrift) {
-    std::vector<int> rows;
-    for (Eigen::Index i = 0; i < values.size(); ++i)
-        if (std::isfinite(values(i)))
-            rows.push_back(static_cast<int>(i));
+    const std::vector<int> rows = rowsWithValue(values);
     const Eigen::Index builds = model.input.builds;
     NumbersOfBuilds out;
     out.number = Eigen::VectorXd::Constant(builds, kNaN);
@@ -372,9 +378,17 @@ NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& va
     const double allowanceSquared =
         out.degreesOfFreedom > 0 ? ownAllowanceSquared(model, design, y, out.sd) : model.drift.allowanceSquared;
     for (Eigen::Index i = 0; i < builds; ++i)
-        for (Eigen::Index j = 0; j < i; ++j)
-            if (out.known(i) && out.known(j))
-                compareNumbers(model, design, drift, allowanceSquared, scaleOfDrift, i, j, out);
+        for (Eigen::Index j = 0; j < i; ++j) {
+            if (!out.known(i) || !out.known(j))
+                continue;
+            const DifferenceError error = differenceError(model, design, out.weights.row(i) - out.weights.row(j),
+                                                          out.sd, allowanceSquared, drift, scaleOfDrift);
+            const bool covered = error.covered || !scaleOfDrift;
+            out.standardError(i, j) = out.standardError(j, i) = error.standard;
+            out.boundHalf(i, j) = out.boundHalf(j, i) = error.bound;
+            out.explained(i, j) = out.explained(j, i) = covered || drift.declaredBound_pct ? 1.0 : 0.0;
+            out.protectedFromDrift = out.protectedFromDrift && covered;
+        }
     return out;
 }
 

@@ -37,8 +37,6 @@ struct Options {
     bool json = false;
 };
 
-constexpr std::chrono::seconds kWaitForOthers{60};
-
 /// Nothing lives there but what an import that was killed left before its day.json.
 bool isUnfinished(const fs::path& folder) {
     for (const auto& entry : fs::directory_iterator(folder)) {
@@ -232,8 +230,8 @@ void run(const Options& o) {
     (void)givenWeather(o);
     const fs::path target = fs::path(o.day).filename() == "day.json" ? fs::path(o.day).parent_path() : fs::path(o.day);
     if (!isZipPath(target) && !fs::exists(target))
-        makeFolders(target);                                      // the lock lives in it
-    const FileLock lock = lockDayBriefly(target, kWaitForOthers); // from reading to the last byte
+        makeFolders(target);                      // the lock lives in it
+    const FileLock lock = lockDayBriefly(target); // from reading to the last byte
     TestDay day = openOrBegin(target);
     auto files = readAll(o, day); // all are read before anything is written
     tellDoubts(files, o.strict);

@@ -20,8 +20,6 @@ namespace fs = std::filesystem;
 namespace hillrun::cli {
 namespace {
 
-constexpr std::chrono::seconds kWaitForOthers{60};
-
 /// A log and where it lies.
 struct Laid {
     ImportFile file;
@@ -148,7 +146,7 @@ void layOnto(const OntoOptions& o) {
     if (o.lag_s && (o.pulls.size() != 1 || o.pulls.front() == "all" || o.files.size() != 1))
         throw WrongUse(said("cli.lag_s_goes_with_one"));
     const fs::path target = fs::path(o.day).filename() == "day.json" ? fs::path(o.day).parent_path() : fs::path(o.day);
-    const FileLock lock = lockDayBriefly(target, kWaitForOthers);
+    const FileLock lock = lockDayBriefly(target);
     TestDay day = readDay(target, BadPulls::Keep);
     std::vector<Laid> all;
     for (const std::string& path : o.files) {

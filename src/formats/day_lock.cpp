@@ -9,6 +9,7 @@
 #include "formats/file_io.h"
 #include "formats/json_reader.h"
 
+#include <algorithm>
 #include <cerrno>
 #include <climits>
 #include <cstring>
@@ -26,6 +27,7 @@ namespace hillrun {
 namespace {
 
 constexpr size_t kLargestNote = 4096;
+constexpr std::chrono::milliseconds kLongestPause(200);
 
 std::string hostName() {
     char name[HOST_NAME_MAX + 1] = {};
@@ -54,6 +56,20 @@ bool sameFile(int number, const fs::path& file) {
     }, there{};
     return ::fstat(number, &mine) == 0 && ::stat(file.c_str(), &there) == 0 && mine.st_ino == there.st_ino &&
            mine.st_dev == there.st_dev;
+}
+
+/// Tells one holder of a lock from the next: each makes the file anew.
+struct Holder {
+    ino_t number = 0;
+    timespec made{};
+    bool operator==(const Holder& other) const {
+        return number == other.number && made.tv_sec == other.made.tv_sec && made.tv_nsec == other.made.tv_nsec;
+    }
+};
+
+Holder holderOf(const fs::path& file) {
+    struct stat found {};
+    return ::stat(file.c_str(), &found) == 0 ? Holder{found.st_ino, found.st_mtim} : Holder{};
 }
 
 /// Its words are for people; without them the lock holds all the same.
@@ -175,17 +191,25 @@ std::optional<LockOwner> lockOwner(const fs::path& lockFile) {
 }
 
 FileLock lockDayBriefly(const fs::path& dayPath, std::chrono::milliseconds atMost) {
-    const auto until = std::chrono::steady_clock::now() + atMost;
+    using Clock = std::chrono::steady_clock;
     const fs::path file = dayLockFile(dayPath);
     FileLock out;
+    Holder holder;
+    Clock::time_point until;
+    std::chrono::milliseconds pause(5 + ::getpid() % 17); // not all at once
     while (!out.acquire(file, kCommandLineProgram)) {
         if (!out.other())
             throw DataError(Problem::CannotWrite, {Argument(out.problem())}, {.file = dayPath.string()});
         // An empty note: its owner has the lock and is about to write it.
         const bool brief = out.other()->program == kCommandLineProgram || *out.other() == LockOwner{};
-        if (!brief || std::chrono::steady_clock::now() >= until)
+        if (const Holder now = holderOf(file); !(now == holder)) {
+            holder = now;
+            until = Clock::now() + atMost;
+        }
+        if (!brief || Clock::now() >= until)
             throw DataError(Problem::DayInUse, {ownerPhrase(*out.other())}, {.file = dayPath.string()});
-        std::this_thread::sleep_for(std::chrono::milliseconds(10 + ::getpid() % 17));
+        std::this_thread::sleep_for(pause);
+        pause = std::min(pause + pause / 4, kLongestPause); // a hundred that wait leave the processor to the one
     }
     return out;
 }

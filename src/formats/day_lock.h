@@ -58,9 +58,10 @@ private:
 std::filesystem::path dayLockFile(const std::filesystem::path& dayPath);
 /// Who holds a lock now; nothing when nobody does.
 std::optional<LockOwner> lockOwner(const std::filesystem::path& lockFile);
-/// The lock of a day for a program that comes and goes. While other such programs hold it this waits; a window is not
-/// waited for. Throws DataError (DayInUse, CannotWrite).
-FileLock lockDayBriefly(const std::filesystem::path& dayPath, std::chrono::milliseconds atMost);
+/// The lock of a day for a program that comes and goes. While other such programs hold it one after another this waits,
+/// `atMost` for each of them; a window is not waited for. Throws DataError (DayInUse, CannotWrite).
+FileLock lockDayBriefly(const std::filesystem::path& dayPath,
+                        std::chrono::milliseconds atMost = std::chrono::minutes(1));
 
 /// True while some process, this one included, holds the file open with a lock on it (a journal being written).
 bool isLockedBySomebody(const std::filesystem::path& file);

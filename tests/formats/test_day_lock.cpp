@@ -6,10 +6,12 @@
 #include "formats/file_io.h"
 #include "support.h"
 
+#include <array>
 #include <catch2/catch.hpp>
 #include <csignal>
 #include <fstream>
 #include <sys/wait.h>
+#include <thread>
 
 using namespace hillrun;
 using hillrun::test::eachInEnglish;
@@ -106,6 +108,24 @@ TEST_CASE("a program that comes and goes waits for its like, not for a window") 
           }).find("open for writing") != std::string::npos);
     other.release();
     CHECK(lockDayBriefly(folder.path(), std::chrono::milliseconds(50)).holds());
+}
+
+TEST_CASE("whoever waits its turn is not refused while the turn goes on") {
+    const test::TemporaryFolder folder;
+    const fs::path file = dayLockFile(folder.path());
+    std::array<FileLock, 3> others;
+    REQUIRE(others[0].acquire(file, kCommandLineProgram));
+    std::thread turns([&] {
+        const std::chrono::milliseconds turn(800);
+        for (size_t i = 1; i < others.size(); ++i) {
+            std::this_thread::sleep_for(turn);
+            others[i].acquire(file, kCommandLineProgram, true); // without a moment in which it is free
+        }
+        std::this_thread::sleep_for(turn);
+        others.back().release();
+    });
+    CHECK_NOTHROW(lockDayBriefly(folder.path(), std::chrono::milliseconds(1500)).holds());
+    turns.join();
 }
 
 TEST_CASE("locks lie in the folder, or beside the zip") {

@@ -212,7 +212,7 @@ void CellWorker::takeFrame(double time_s, std::span<const double> values) {
     m_recorder.take(time_s, values);
     if (m_recorder.state() != RecorderState::Running)
         return;
-    const size_t passed = m_limits.crossings().size();
+    const size_t passed = m_limits.passed();
     m_limits.take(time_s, values);
     tellPassed(passed);
     if (m_speedColumn < 0)
@@ -236,9 +236,9 @@ void CellWorker::takeFrame(double time_s, std::span<const double> values) {
 
 /// The window hears of a limit that was passed at once, not at the next beat.
 void CellWorker::tellPassed(size_t before) {
-    const auto& passed = m_limits.crossings();
-    if (passed.size() == before)
+    if (m_limits.passed() == before)
         return;
+    const std::vector<LimitCrossing> passed = m_limits.crossings();
     for (size_t i = before; i < passed.size() && m_journal.isOpen(); ++i)
         m_journal.note(Voice::forFiles().say(crossingPhrase(passed[i])));
     tell();
@@ -284,7 +284,7 @@ void CellWorker::takeWeather(const WeatherReading& reading, const QString& from)
 void CellWorker::takeRegisters(OpenLink& link, const ModbusLink::Readings& readings) {
     heard(link);
     WeatherReading weather;
-    const size_t passed = m_limits.crossings().size();
+    const size_t passed = m_limits.passed();
     for (const auto& [entry, value] : readings) {
         if (entry.channel == "weather_temperature")
             weather.temperature_c = value;

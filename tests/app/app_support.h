@@ -94,10 +94,12 @@ template <class Condition> bool waitFor(const Condition& condition, int limit_ms
 class TestTones : public TonePlayer {
 public:
     std::vector<Tone> played;
-    bool sounds = false;
-    void play(Tone tone) override {
+    bool sounds = false; ///< until it is stopped
+    std::optional<double> seconds;
+    void play(Tone tone, std::optional<double> howLong) override {
         played.push_back(tone);
-        sounds = tone != Tone::None;
+        seconds = howLong;
+        sounds = tone != Tone::None && !howLong;
     }
     void stop() override { sounds = false; }
 };

@@ -206,8 +206,7 @@ TEST_CASE("the tone is chosen and tried in the settings, and a silent desktop is
     tone->setCurrentIndex(static_cast<int>(Tone::Steady));
     dialog->findChild<QPushButton*>(u"tryTone"_s)->click();
     CHECK(tonesOf(w).played == std::vector{Tone::Steady});
-    CHECK(tonesOf(w).sounds);
-    CHECK(test::waitFor([&] { return !tonesOf(w).sounds; }, 4000)); // for a moment only
+    CHECK(tonesOf(w).seconds == 1.5); // for a moment only, by itself: an alarm that comes then is not cut off
     Q_EMIT tonesOf(w).silent(u"No sound server."_s);
     CHECK(dialog->findChild<QLabel*>(u"toneText"_s)->isVisible());
     CHECK(dialog->findChild<QLabel*>(u"toneText"_s)->text().contains(u"No sound server."_s));

@@ -3,6 +3,7 @@
 #include "app/frame/tone_player.h"
 
 #include <atomic>
+#include <limits>
 #include <mutex>
 #include <pulse/simple.h>
 #include <QLibrary>
@@ -65,13 +66,13 @@ struct DesktopTonePlayer::Sounding {
 
 DesktopTonePlayer::~DesktopTonePlayer() { stop(); }
 
-void DesktopTonePlayer::play(Tone tone) {
+void DesktopTonePlayer::play(Tone tone, std::optional<double> seconds) {
     stop();
     if (tone == Tone::None)
         return;
     m_sounding = std::make_shared<Sounding>();
     m_sounding->player = this;
-    std::thread([tone, sounding = m_sounding] { sound(tone, sounding); }).detach();
+    std::thread([tone, seconds, sounding = m_sounding] { sound(tone, seconds, sounding); }).detach();
 }
 
 void DesktopTonePlayer::stop() {
@@ -80,13 +81,14 @@ void DesktopTonePlayer::stop() {
     m_sounding.reset();
 }
 
-void DesktopTonePlayer::sound(Tone tone, const std::shared_ptr<Sounding>& sounding) {
+void DesktopTonePlayer::sound(Tone tone, std::optional<double> seconds, const std::shared_ptr<Sounding>& sounding) {
     static const SoundServer server = findSoundServer();
     pa_simple* stream = server.there() ? openSound(server) : nullptr;
     if (!stream)
         return sounding->tell(server.there() ? tr("The desktop's sound server does not answer.")
                                              : tr("The library of the sound server is missing: install libpulse0."));
-    for (size_t at = 0; !sounding->stopped; at += kChunk) {
+    const double last = seconds ? *seconds * kToneRate_hz : std::numeric_limits<double>::infinity();
+    for (size_t at = 0; !sounding->stopped && static_cast<double>(at) < last; at += kChunk) {
         const auto samples = toneSamples(tone, at, kChunk);
         if (server.write(stream, samples.data(), samples.size() * sizeof(std::int16_t), nullptr) < 0) {
             sounding->tell(tr("The desktop's sound server does not answer."));

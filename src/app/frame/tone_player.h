@@ -5,6 +5,7 @@
 #include "app/frame/tone.h"
 
 #include <memory>
+#include <optional>
 #include <QObject>
 
 namespace hillrun {
@@ -14,7 +15,8 @@ class TonePlayer : public QObject {
     Q_OBJECT
 public:
     using QObject::QObject;
-    virtual void play(Tone tone) = 0;
+    /// In place of what sounds; until it is stopped, or for so long.
+    virtual void play(Tone tone, std::optional<double> seconds) = 0;
     virtual void stop() = 0;
 
 Q_SIGNALS:
@@ -29,12 +31,12 @@ class DesktopTonePlayer : public TonePlayer {
 public:
     using TonePlayer::TonePlayer;
     ~DesktopTonePlayer() override;
-    void play(Tone tone) override;
+    void play(Tone tone, std::optional<double> seconds) override;
     void stop() override;
 
 private:
     struct Sounding; ///< one tone, shared with its thread
-    static void sound(Tone tone, const std::shared_ptr<Sounding>& sounding);
+    static void sound(Tone tone, std::optional<double> seconds, const std::shared_ptr<Sounding>& sounding);
     std::shared_ptr<Sounding> m_sounding;
 };
 

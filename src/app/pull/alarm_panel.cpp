@@ -15,9 +15,9 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-// Of its own, by day and by night: nothing else in the window looks so.
-const QColor kGround(0xA3261D);
-const QColor kInk(0xFFFFFF);
+// By day and by night alike: nothing else in the window looks so.
+QColor ground() { return Theme::paper().stop; }
+QColor ink() { return Theme::paper().panel; }
 
 /// The largest size up to `pixels` at which the text fits the width.
 QFont fitted(const QString& text, int pixels, int width, bool bold) {
@@ -109,10 +109,10 @@ void AlarmPanel::putAway() {
 
 void AlarmPanel::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    painter.fillRect(rect(), kGround);
+    painter.fillRect(rect(), ground());
     if (m_passed.empty())
         return;
-    painter.setPen(kInk);
+    painter.setPen(ink());
     const std::vector<Line> all = lines();
     double sum = 0.0;
     for (const Line& line : all)

@@ -91,7 +91,7 @@ void beginDay(const Workplace& at) {
         at.host.showPage("pull");
 }
 
-PageView* make(const Workplace& at, QWidget* parent) {
+PageView* makePullPage(const Workplace& at, QWidget* parent) {
     return new PullPage(at.document, at.selection, at.look, at.actions, at.cell, at.flow, parent);
 }
 
@@ -190,7 +190,7 @@ PageSpec pullSpec() {
             .title = PullActions::tr("Pull"),
             .tip = PullActions::tr("Run the pulls, live"),
             .keys = {u"Ctrl+2"_s, u"Alt+U"_s},
-            .make = make,
+            .make = makePullPage,
             .declare = PullActions::declare};
 }
 

@@ -28,7 +28,7 @@ void PullAlarm::follow() {
         return;
     if (m_raised == 0 && live->recorder == RecorderState::Running) {
         m_host.showPage("pull");
-        m_tones.play(toneNamed(m_settings.get(settings::kTone)));
+        m_tones.play(toneNamed(m_settings.get(settings::kTone)), std::nullopt);
     }
     m_raised = passed;
     m_panel->raiseFor(live->passed);

@@ -14,16 +14,14 @@
 #include <algorithm>
 #include <QDialogButtonBox>
 #include <QPushButton>
-#include <QTimer>
 
-namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
 namespace {
 
 const char* const kThemes[] = {"desktop", "light", "dark"};
-constexpr int kTried_ms = 1500;
+constexpr double kTried_s = 1.5;
 const char* const kPapers[] = {"a4", "letter"};
 
 template <size_t N> int placeIn(const char* const (&names)[N], const QString& name) {
@@ -181,8 +179,7 @@ QWidget* SettingsDialog::makePulling(const ActionRegistry& actions) {
 /// For a moment, as it would sound.
 void SettingsDialog::tryTone() {
     m_toneText->hide();
-    m_tones.play(static_cast<Tone>(m_tone->currentIndex()));
-    QTimer::singleShot(kTried_ms, &m_tones, &TonePlayer::stop);
+    m_tones.play(static_cast<Tone>(m_tone->currentIndex()), kTried_s);
 }
 
 QWidget* SettingsDialog::makePaper() {
@@ -248,7 +245,7 @@ void SettingsDialog::exportFile() {
     if (!target)
         return;
     try {
-        exportPreferences(preferences(), fs::path(target->toStdString()));
+        exportPreferences(preferences(), toPath(*target));
     } catch (const DataError& error) {
         m_dialogs.showError(this, tr("The settings could not be written"), errorText(error));
     }
@@ -259,7 +256,7 @@ void SettingsDialog::importFile() {
     if (!file)
         return;
     try {
-        const Preferences read = importPreferences(fs::path(file->toStdString()), preferences());
+        const Preferences read = importPreferences(toPath(*file), preferences());
         if (read.links != m_links)
             m_readLinks = read.links;
         fill(read);

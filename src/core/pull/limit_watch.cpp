@@ -74,16 +74,16 @@ bool LimitWatch::counts(const Watched& watched, double time_s, double throttle) 
     return time_s - *m_began_s >= kMixtureSettles_s && !(throttle < kUnderLoad * m_widest_pct);
 }
 
-void LimitWatch::note(Watched& watched, double time_s, double value) {
-    if (watched.tracker.take(time_s, value)) {
-        m_crossings.push_back(*watched.tracker.crossing());
-        return;
-    }
-    if (!watched.tracker.crossing())
-        return;
-    for (LimitCrossing& crossing : m_crossings) // its worst moves on
-        if (crossing.limit == watched.tracker.limit())
-            crossing = *watched.tracker.crossing();
+void LimitWatch::note(size_t number, double time_s, double value) {
+    if (m_watched[number].tracker.take(time_s, value))
+        m_passed.push_back(number);
+}
+
+std::vector<LimitCrossing> LimitWatch::crossings() const {
+    std::vector<LimitCrossing> out;
+    for (const size_t number : m_passed)
+        out.push_back(*m_watched[number].tracker.crossing());
+    return out;
 }
 
 void LimitWatch::take(double time_s, std::span<const double> values) {
@@ -92,15 +92,15 @@ void LimitWatch::take(double time_s, std::span<const double> values) {
     const double throttle = valueAt(values, m_throttle);
     if (std::isfinite(throttle))
         m_widest_pct = std::max(m_widest_pct, throttle);
-    for (Watched& watched : m_watched)
-        if (watched.column >= 0 && counts(watched, time_s, throttle))
-            note(watched, time_s, valueAt(values, watched.column));
+    for (size_t i = 0; i < m_watched.size(); ++i)
+        if (m_watched[i].column >= 0 && counts(m_watched[i], time_s, throttle))
+            note(i, time_s, valueAt(values, m_watched[i].column));
 }
 
 void LimitWatch::takeSlow(std::string_view channel, double time_s, double value) {
-    for (Watched& watched : m_watched)
-        if (watched.column < 0 && watched.tracker.limit().channel == channel)
-            note(watched, time_s, value);
+    for (size_t i = 0; i < m_watched.size(); ++i)
+        if (m_watched[i].column < 0 && m_watched[i].tracker.limit().channel == channel)
+            note(i, time_s, value);
 }
 
 std::vector<LimitCrossing> limitsPassed(const ChannelTable& rows, const std::vector<WatchLimit>& limits, size_t from,

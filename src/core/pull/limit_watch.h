@@ -60,8 +60,9 @@ public:
     void take(double time_s, std::span<const double> values);
     /// A channel that comes beside the rows.
     void takeSlow(std::string_view channel, double time_s, double value);
+    [[nodiscard]] size_t passed() const { return m_passed.size(); } ///< how many limits
     /// In the order in which they were passed.
-    [[nodiscard]] const std::vector<LimitCrossing>& crossings() const { return m_crossings; }
+    [[nodiscard]] std::vector<LimitCrossing> crossings() const;
 
 private:
     struct Watched {
@@ -69,11 +70,11 @@ private:
         int column = -1; ///< none: comes beside the rows
         bool ofMixture = false;
     };
-    void note(Watched& watched, double time_s, double value);
+    void note(size_t number, double time_s, double value);
     [[nodiscard]] bool counts(const Watched& watched, double time_s, double throttle) const;
 
     std::vector<Watched> m_watched;
-    std::vector<LimitCrossing> m_crossings;
+    std::vector<size_t> m_passed; ///< their numbers, in that order
     int m_throttle = -1;
     double m_widest_pct = 0.0;
     std::optional<double> m_began_s;

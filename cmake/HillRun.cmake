@@ -12,6 +12,12 @@ if(HILLRUN_SANITIZE)
   target_link_options(hillrun_flags INTERFACE -fsanitize=address,undefined)
 endif()
 
+function(hillrun_unity name batch)
+  if(HILLRUN_UNITY)
+    set_target_properties(${name} PROPERTIES UNITY_BUILD ON UNITY_BUILD_BATCH_SIZE ${batch})
+  endif()
+endfunction()
+
 # hillrun_library(NAME SOURCES ... [LINKS ...] [PCH headers ...])
 function(hillrun_library name)
   cmake_parse_arguments(A "" "" "SOURCES;LINKS;PRIVATE_LINKS;PCH" ${ARGN})
@@ -21,6 +27,7 @@ function(hillrun_library name)
   if(A_PCH)
     target_precompile_headers(${name} PRIVATE ${A_PCH})
   endif()
+  hillrun_unity(${name} 5)
 endfunction()
 
 # hillrun_program(NAME SOURCES ... [LINKS ...])
@@ -30,14 +37,18 @@ function(hillrun_program name)
   target_link_libraries(${name} PRIVATE ${A_LINKS} hillrun_flags)
 endfunction()
 
-# hillrun_test(NAME SOURCES ... [LINKS ...] [ENVIRONMENT ...]): a Catch2 program, one ctest entry.
+# hillrun_test(NAME SOURCES ... [LINKS ...] [PCH headers ...] [ENVIRONMENT ...] [COMPUTES]): a Catch2 program, one ctest
+# entry. Not optimised, which halves its compilation, unless it COMPUTES much itself.
 # The shared main (tests/test_main.cpp) is compiled once, into hillrun_test_main.
 function(hillrun_test name)
-  cmake_parse_arguments(A "" "TIMEOUT" "SOURCES;LINKS;ENVIRONMENT" ${ARGN})
+  cmake_parse_arguments(A "COMPUTES" "TIMEOUT" "SOURCES;LINKS;PCH;ENVIRONMENT" ${ARGN})
   add_executable(${name} ${A_SOURCES})
   target_link_libraries(${name} PRIVATE ${A_LINKS} hillrun_test_main hillrun_flags)
   target_include_directories(${name} PRIVATE ${PROJECT_SOURCE_DIR}/tests)
-  target_precompile_headers(${name} PRIVATE <catch2/catch.hpp> <string> <vector>)
+  target_precompile_headers(${name} PRIVATE <catch2/catch.hpp> <string> <vector> ${A_PCH})
+  if(NOT A_COMPUTES AND NOT HILLRUN_SANITIZE)
+    target_compile_options(${name} PRIVATE -O0)
+  endif()
   add_test(NAME ${name} COMMAND ${name})
   if(NOT A_TIMEOUT)
     set(A_TIMEOUT 300)

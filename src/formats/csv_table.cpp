@@ -3,6 +3,7 @@
 #include "formats/csv_table.h"
 
 #include "core/errors/data_error.h"
+#include "core/units/nan.h"
 #include "core/units/units.h"
 #include "formats/budget.h"
 #include "formats/short_decimal.h"
@@ -13,13 +14,11 @@
 #include <cmath>
 #include <cstdint>
 #include <fast_float/fast_float.h>
-#include <limits>
 #include <map>
 
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr size_t kLinesLookedAt = 200; ///< the header stands within these
 constexpr size_t kRowsEnough = 12;     ///< rows of numbers that settle the separator
 

@@ -18,7 +18,7 @@ constexpr double kHold_s = 0.8;    ///< at part load, speed held
 constexpr double kOpening_s = 0.7; ///< throttle opens, load is taken up
 constexpr double kAfter_s = 0.8;   ///< throttle closed
 constexpr double kBetweenHolds_s = 0.6;
-constexpr double kIdle_rpm = 1100.0;
+constexpr double kClutchIdle_rpm = 1100.0;
 constexpr double kRpmPerRadS = 30.0 / std::numbers::pi;
 
 constexpr Recorded kRecorded[] = {
@@ -290,7 +290,7 @@ void PullSimulation::moveSpeed(double intoSweep_s, double dt) {
     if (m_lifted) {
         const double since_s = m_time_s - kHold_s - kOpening_s - sweep_s();
         const bool clutchOpen = p.coastDown_s > 0.0;
-        m_state.speed_rpm = std::max(clutchOpen ? kIdle_rpm : std::min(1500.0, m_top_rpm),
+        m_state.speed_rpm = std::max(clutchOpen ? kClutchIdle_rpm : std::min(1500.0, m_top_rpm),
                                      m_top_rpm - (clutchOpen ? 4000.0 : 900.0) * since_s);
         if (clutchOpen)
             coastRollers(dt);

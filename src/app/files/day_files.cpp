@@ -27,8 +27,6 @@ namespace {
 
 constexpr int kRecentKept = 8;
 
-fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
-
 bool looksLikeDay(const fs::path& path) {
     return fs::is_directory(path) || path.filename() == "day.json" || (isZipPath(path) && holdsDay(path));
 }

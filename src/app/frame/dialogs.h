@@ -4,6 +4,7 @@
 
 #include "core/day/test_day.h"
 
+#include <filesystem>
 #include <optional>
 #include <QPrinter>
 #include <QString>
@@ -12,6 +13,8 @@
 class QWidget;
 
 namespace hillrun {
+
+inline std::filesystem::path toPath(const QString& text) { return text.toStdString(); }
 
 enum class UnsavedChoice { Save, Discard, Cancel };
 

@@ -22,7 +22,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-enum ColumnOfTable { Name, BuildOf, How };
+enum ColumnOfPulls { Name, BuildOf, How };
 constexpr double kDriftWorthSaying = 5e-5;
 constexpr int kVerdict_px = 66; ///< room for three lines
 

@@ -7,8 +7,6 @@
 namespace hillrun {
 namespace {
 
-constexpr size_t kFewestRows = 5;
-
 std::optional<size_t> spanWith(const RowSpans& spans, size_t row) {
     for (size_t i = 0; i < spans.size(); ++i)
         if (row >= spans[i].first && row <= spans[i].last)
@@ -44,11 +42,11 @@ RowSpans withEdgeAt(RowSpans spans, const SpanEdge& edge, size_t row, size_t row
     row = std::min(row, rows - 1);
     RowSpan& span = spans[edge.span];
     if (edge.start) {
-        span.first = std::min(row, span.last - std::min(span.last, kFewestRows - 1));
+        span.first = std::min(row, span.last - std::min(span.last, kFewestPullRows - 1));
         if (edge.span > 0 && span.first <= spans[edge.span - 1].last)
             join(spans, edge.span - 1);
     } else {
-        span.last = std::max(row, std::min(span.first + kFewestRows - 1, rows - 1));
+        span.last = std::max(row, std::min(span.first + kFewestPullRows - 1, rows - 1));
         if (edge.span + 1 < spans.size() && span.last >= spans[edge.span + 1].first)
             join(spans, edge.span);
     }
@@ -57,7 +55,7 @@ RowSpans withEdgeAt(RowSpans spans, const SpanEdge& edge, size_t row, size_t row
 
 RowSpans splitBefore(RowSpans spans, size_t row) {
     const auto at = spanWith(spans, row);
-    if (!at || row < spans[*at].first + kFewestRows || row + kFewestRows > spans[*at].last + 1)
+    if (!at || row < spans[*at].first + kFewestPullRows || row + kFewestPullRows > spans[*at].last + 1)
         return spans;
     const RowSpan right{row, spans[*at].last};
     spans[*at].last = row - 1;

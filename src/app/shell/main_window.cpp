@@ -40,13 +40,11 @@ bool desktopIsDark() {
 
 bool isDark(const QString& theme) { return theme == u"dark"_s || (theme == u"desktop"_s && desktopIsDark()); }
 
-fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
-
 } // namespace
 
 MainWindow::MainWindow(Dialogs& dialogs, SettingsStore& settings, CellService& cell, TonePlayer& tones)
     : m_dialogs(dialogs), m_settings(settings), m_cell(cell), m_tones(tones),
-      m_repeatability(fs::path(QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString()) /
+      m_repeatability(toPath(QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation)) /
                       "repeatability.json"),
       m_flow(m_document, cell) {
     setObjectName(u"window"_s);

@@ -21,8 +21,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-fs::path toPath(const QString& text) { return fs::path(text.toStdString()); }
-
 bool dayOpen(const WindowState& s) { return s.dayOpen; }
 
 void exportPackage(const Workplace& at) {

@@ -2,19 +2,18 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/best_of.h"
 
+#include "core/units/nan.h"
+
 #include <algorithm>
-#include <array>
 #include <boost/math/distributions/chi_squared.hpp>
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/normal_distribution.hpp>
-#include <cassert>
 #include <cmath>
 #include <limits>
 
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr Eigen::Index kErrorDraws = 100000;
 constexpr Eigen::Index kScales = 1000;
 constexpr int kTruthDraws = 20000;
@@ -51,12 +50,6 @@ Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers) {
     return out;
 }
 
-double upper95(Eigen::VectorXf& values) {
-    const auto at = static_cast<std::ptrdiff_t>(std::ceil(0.95 * static_cast<double>(values.size()))) - 1;
-    std::nth_element(values.begin(), values.begin() + at, values.end());
-    return values(at);
-}
-
 /// 95 % point of the largest t of build i against all others; `twoSided` of its size.
 double criticalOf(const NumbersOfBuilds& numbers, const Eigen::MatrixXf& errors, Index i, bool twoSided) {
     Eigen::VectorXf largest = Eigen::VectorXf::Constant(errors.rows(), -std::numeric_limits<float>::infinity());
@@ -70,7 +63,7 @@ double criticalOf(const NumbersOfBuilds& numbers, const Eigen::MatrixXf& errors,
         else
             largest = largest.cwiseMax(t);
     }
-    return upper95(largest);
+    return upper95({largest.begin(), largest.end()});
 }
 
 /// Of each build in turn, NaN where it has no number; last the two-sided one of the base. They hang on the design

@@ -2,17 +2,15 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/effect.h"
 
+#include "core/units/nan.h"
 #include "core/units/units.h"
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 #include <utility>
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 /// exp(d +- half) - 1 times the reference, as low and high edge.
 Edges edges(const std::vector<double>& reference_w, const Eigen::VectorXd& delta, const Eigen::VectorXd& half) {

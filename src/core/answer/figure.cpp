@@ -2,16 +2,14 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/figure.h"
 
+#include "core/units/nan.h"
 #include "core/units/units.h"
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 /// Mean over the range of what `valueOf` makes of a power at a speed.
 template <class ValueOf> Figure meanOver(const FitInput& input, const RpmRange& range, const ValueOf& valueOf) {

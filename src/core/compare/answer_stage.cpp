@@ -4,16 +4,15 @@
 #include "core/compare/day_stages.h"
 #include "core/compare/given_pairs.h"
 
+#include "core/units/nan.h"
+
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
-#include <limits>
 #include <map>
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 double curveMean_w(const Curve& curve, const RpmRange& range) {
     double sum = 0.0;

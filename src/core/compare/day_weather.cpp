@@ -3,16 +3,14 @@
 #include "core/compare/day_weather.h"
 
 #include "core/errors/data_error.h"
+#include "core/units/nan.h"
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 #include <map>
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 /// Per cent that `value` lies off the mean of its build's used pulls.
 class BuildMeans {

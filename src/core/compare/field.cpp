@@ -2,14 +2,14 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/field.h"
 
+#include "core/units/nan.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 /// By how much each build may be better than each other at one point of the grid; NaN where nothing is known.
 Eigen::MatrixXd reachAt(const JudgedContrasts& judged, Eigen::Index builds, Eigen::Index point) {
@@ -85,6 +85,10 @@ std::string Field::named() const {
         if (build.mayBeBest && (!out || build.gain > out->gain))
             out = &build;
     return out ? out->id : std::string();
+}
+
+bool Field::provenBest() const {
+    return mayClaim() && idsWhere(*this, [](const FieldBuild& b) { return b.mayBeBest; }).size() == 1;
 }
 
 std::optional<Field> fieldOf(const DayModel& model, const std::vector<std::string>& builds, const Use& use,

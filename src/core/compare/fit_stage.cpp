@@ -2,14 +2,14 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/day_stages.h"
 
+#include "core/units/nan.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 /// The grid that holds every used curve, from whole multiples of the step.
 std::vector<double> dayGrid(const std::vector<PullResult>& pulls, double step) {

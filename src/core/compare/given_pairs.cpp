@@ -4,6 +4,7 @@
 
 #include "core/compare/judge.h"
 #include "core/pull/given_curve.h"
+#include "core/units/nan.h"
 #include "core/units/units.h"
 
 #include <algorithm>
@@ -14,7 +15,6 @@
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr int kFewestOfASet = 3;
 
 /// In use by the operator, though not fitted.

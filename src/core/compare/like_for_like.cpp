@@ -3,17 +3,16 @@
 #include "core/compare/like_for_like.h"
 
 #include "core/channels/channels.h"
+#include "core/units/nan.h"
 
 #include <algorithm>
 #include <cmath>
 #include <initializer_list>
-#include <limits>
 #include <set>
 
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr double kKeyTolerances = 4.0;
 
 /// Mean of a channel over the range, over all used pulls of a build; NaN when no pull has it.

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/fit/contrast.h"
 
+#include "core/units/nan.h"
+
 #include <algorithm>
 #include <boost/math/distributions/students_t.hpp>
 #include <cassert>
@@ -11,8 +13,6 @@
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 /// Double is precise enough; the library would work in a wider type, five times as slowly.
 using PlainDouble = boost::math::policies::policy<boost::math::policies::promote_double<false>>;
@@ -161,12 +161,6 @@ Eigen::MatrixXd mixing(std::span<const ContrastCurve> contrasts) {
     return mix;
 }
 
-double upperQuantile(std::vector<float> values, double probability) {
-    const auto at = static_cast<std::ptrdiff_t>(std::ceil(probability * static_cast<double>(values.size()))) - 1;
-    std::nth_element(values.begin(), values.begin() + at, values.end());
-    return values[static_cast<size_t>(at)];
-}
-
 /// How a contrast is put together from the draws at each of their points.
 struct DrawnContrast {
     Eigen::RowVectorXf mix; ///< of the copies
@@ -189,8 +183,6 @@ DrawnContrast drawnContrast(const Draws& draws, const ContrastCurve& curve, cons
     return out;
 }
 
-constexpr Eigen::Index kBlock = 250;
-
 /// Largest and least T along rpm of each draw, contrasts x draws.
 struct Extremes {
     Eigen::MatrixXf high;
@@ -201,30 +193,30 @@ struct Extremes {
 void extremesOfBlock(const Draws& draws, const DrawnContrast& contrast, Eigen::Index first, Eigen::Index row,
                      Extremes& out) {
     const Eigen::RowVectorXf& mix = contrast.mix;
-    Eigen::MatrixXf t = mix(0) * draws.shape[0].middleCols(first, kBlock);
+    Eigen::MatrixXf t = mix(0) * draws.shape[0].middleCols(first, kDrawBlock);
     for (Eigen::Index c = 1; c < mix.size(); ++c)
         if (mix(c) != 0.0F)
-            t += mix(c) * draws.shape[static_cast<size_t>(c)].middleCols(first, kBlock);
-    const Eigen::RowVectorXf tau = (mix * draws.levelNormal.middleCols(first, kBlock)).array() *
-                                   draws.levelScale.segment(first, kBlock).transpose().array();
+            t += mix(c) * draws.shape[static_cast<size_t>(c)].middleCols(first, kDrawBlock);
+    const Eigen::RowVectorXf tau = (mix * draws.levelNormal.middleCols(first, kDrawBlock)).array() *
+                                   draws.levelScale.segment(first, kDrawBlock).transpose().array();
     t.array().colwise() *= contrast.shapePart.array();
     t.noalias() += contrast.levelPart * tau;
-    out.high.row(row).segment(first, kBlock) = t.colwise().maxCoeff();
-    out.low.row(row).segment(first, kBlock) = t.colwise().minCoeff();
+    out.high.row(row).segment(first, kDrawBlock) = t.colwise().maxCoeff();
+    out.low.row(row).segment(first, kDrawBlock) = t.colwise().minCoeff();
 }
 
 Extremes extremesOf(const Draws& draws, const std::vector<DrawnContrast>& contrasts, const ForEach& forEach) {
     const auto n = static_cast<Eigen::Index>(contrasts.size());
     Extremes out{Eigen::MatrixXf(n, draws.count), Eigen::MatrixXf(n, draws.count)};
-    forEach(static_cast<size_t>(draws.count / kBlock), [&](size_t block) {
-        const auto first = static_cast<Eigen::Index>(block) * kBlock;
+    forEach(static_cast<size_t>(draws.count / kDrawBlock), [&](size_t block) {
+        const auto first = static_cast<Eigen::Index>(block) * kDrawBlock;
         for (size_t c = 0; c < contrasts.size(); ++c)
             extremesOfBlock(draws, contrasts[c], first, static_cast<Eigen::Index>(c), out);
     });
     return out;
 }
 
-double upper95(const Eigen::RowVectorXf& values) { return upperQuantile({values.begin(), values.end()}, 0.95); }
+double upper95(const Eigen::RowVectorXf& values) { return hillrun::upper95({values.begin(), values.end()}); }
 
 /// The worst build's 95 % point of its largest T against all others.
 double leadOf(const Extremes& extremes, std::span<const Sides> sides, Eigen::Index builds) {

@@ -3,6 +3,7 @@
 #include "core/fit/day_model.h"
 
 #include "core/errors/data_error.h"
+#include "core/units/nan.h"
 
 #include <algorithm>
 #include <boost/math/distributions/students_t.hpp>
@@ -16,7 +17,6 @@
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr double kVarianceFloor = 0.0005 * 0.0005;
 constexpr double kLongestLag_rpm = 600.0;
 

@@ -12,8 +12,7 @@
 namespace hillrun {
 namespace {
 
-constexpr int kDraws = 10000;
-constexpr int kBlock = 250; ///< draws worked on together, so that they stay in the cache
+constexpr Eigen::Index kDraws = 10000;
 constexpr unsigned kSeed = 20260516;
 constexpr int kMostCopies = 40; ///< of the noise, for one drawn variance
 /// The slow modes keep this much of the variance; the rest joins the white part.
@@ -136,20 +135,20 @@ public:
         std::seed_seq seed{kSeed, static_cast<unsigned>(number)};
         Generator generator(seed);
         Normals normals(generator);
-        const Eigen::Index first = static_cast<Eigen::Index>(number) * kBlock;
+        const Eigen::Index first = static_cast<Eigen::Index>(number) * kDrawBlock;
         const auto copies = static_cast<Eigen::Index>(m_out.shape.size());
-        Eigen::MatrixXf level(copies, kBlock);
+        Eigen::MatrixXf level(copies, kDrawBlock);
         normals.fill(level);
-        m_out.levelNormal.middleCols(first, kBlock) = level;
+        m_out.levelNormal.middleCols(first, kDrawBlock) = level;
         boost::random::chi_squared_distribution<double> chiLevel(m_nu);
-        for (Eigen::Index j = 0; j < kBlock; ++j)
+        for (Eigen::Index j = 0; j < kDrawBlock; ++j)
             m_out.levelScale(first + j) = static_cast<float>(std::sqrt(m_nu / chiLevel(generator)));
         const Eigen::MatrixXf scale = inverseRoots(generator, normals);
-        Eigen::MatrixXf z(m_process.factor.cols(), kBlock);
-        Eigen::MatrixXf white(m_process.factor.rows(), kBlock);
+        Eigen::MatrixXf z(m_process.factor.cols(), kDrawBlock);
+        Eigen::MatrixXf white(m_process.factor.rows(), kDrawBlock);
         for (auto& copy : m_out.shape) {
             normals.fill(z);
-            auto target = copy.middleCols(first, kBlock);
+            auto target = copy.middleCols(first, kDrawBlock);
             target.noalias() = m_process.factor * z;
             if (m_drawWhite) {
                 normals.fill(white);
@@ -162,7 +161,7 @@ public:
 private:
     /// One over the root of a drawn variance, points x draws.
     Eigen::MatrixXf inverseRoots(Generator& generator, Normals& normals) const {
-        const Eigen::Index variances = kBlock / drawsAVariance(m_nu); // each used several times
+        const Eigen::Index variances = kDrawBlock / drawsAVariance(m_nu); // each used several times
         // The mean of many copies scatters as that of fewer does, only less: no more than kMostCopies are drawn.
         const int copies = std::min(m_nu, kMostCopies);
         const auto share = static_cast<float>(std::sqrt(static_cast<double>(copies) / m_nu));
@@ -183,8 +182,8 @@ private:
             variance.col(j).array() += static_cast<float>(m_process.white * chiWhite(generator) / whiteFreedom);
         // A true root: an approximate one would differ between processors.
         variance = variance.array().max(1e-6F).sqrt().inverse();
-        Eigen::MatrixXf out(variance.rows(), kBlock);
-        for (Eigen::Index j = 0; j < kBlock; ++j)
+        Eigen::MatrixXf out(variance.rows(), kDrawBlock);
+        for (Eigen::Index j = 0; j < kDrawBlock; ++j)
             out.col(j) = variance.col(j % variances);
         return out;
     }
@@ -211,7 +210,7 @@ Draws makeDraws(const DrawKey& key, const ForEach& forEach) {
     out.shape.assign(static_cast<size_t>(key.copies),
                      Eigen::MatrixXf(static_cast<Eigen::Index>(out.points.size()), kDraws));
     const DrawMaker maker(key, out);
-    forEach(kDraws / kBlock, [&](size_t block) { maker.makeBlock(block); });
+    forEach(kDraws / kDrawBlock, [&](size_t block) { maker.makeBlock(block); });
     return out;
 }
 
@@ -226,6 +225,12 @@ DrawKey drawKey(const DayModel& model, int copies) {
         key.weight.push_back(static_cast<int>(model.shapeWeight(p)));
     key.correlation = model.correlation;
     return key;
+}
+
+double upper95(std::vector<float> values) {
+    const auto at = static_cast<std::ptrdiff_t>(std::ceil(0.95 * static_cast<double>(values.size()))) - 1;
+    std::nth_element(values.begin(), values.begin() + at, values.end());
+    return values[static_cast<size_t>(at)];
 }
 
 std::shared_ptr<const Draws> DrawCache::get(const DrawKey& key) {

@@ -23,6 +23,9 @@ struct DrawKey {
     bool operator==(const DrawKey&) const = default;
 };
 
+/// Draws worked on together, so that they stay in the processor's cache.
+inline constexpr Eigen::Index kDrawBlock = 250;
+
 /// Simulated shape errors in units of their own estimated standard deviation: a Gaussian process minus its mean over
 /// the core, over the root of a variance estimated from `degreesOfFreedom` further copies by the same smoother.
 struct Draws {
@@ -56,6 +59,9 @@ private:
 /// 10000 draws in blocks, each with a fixed seed of its own for a portable generator: the same digits on every machine
 /// and with any number of threads.
 Draws makeDraws(const DrawKey& key, const ForEach& forEach = oneAfterAnother);
+
+/// The value below which 95 % of the draws lie (one of them).
+double upper95(std::vector<float> values);
 
 DrawKey drawKey(const DayModel& model, int copies);
 

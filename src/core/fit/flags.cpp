@@ -3,18 +3,17 @@
 #include "core/fit/flags.h"
 
 #include "core/errors/data_error.h"
+#include "core/units/nan.h"
 
 #include <algorithm>
 #include <boost/math/distributions/students_t.hpp>
 #include <cmath>
-#include <limits>
 #include <numeric>
 #include <optional>
 
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr double kRoughLimit = 7.5;
 constexpr size_t kMostFlags = 2;
 

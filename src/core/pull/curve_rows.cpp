@@ -2,16 +2,14 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/pull/curve_rows.h"
 
+#include "core/units/nan.h"
 #include "core/units/units.h"
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 namespace hillrun {
 namespace {
-
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 
 bool isAfterSweep(TrimReason reason) {
     return reason == TrimReason::EndOfSweep || reason == TrimReason::ThrottleLift || reason == TrimReason::Limiter ||

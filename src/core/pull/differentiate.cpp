@@ -3,6 +3,7 @@
 #include "core/pull/differentiate.h"
 
 #include "core/pull/robust.h"
+#include "core/units/nan.h"
 
 #include <algorithm>
 #include <cmath>
@@ -11,7 +12,6 @@
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr double kNarrowest_s = 0.12;
 constexpr double kWidest_s = 1.2;
 constexpr double kNoiseGoal = 0.005; ///< of the usual rate

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/pull/local_regression.h"
 
+#include "core/units/nan.h"
+
 #include <algorithm>
 #include <cassert>
 #include <cmath>
@@ -11,7 +13,6 @@
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr size_t kFewestSamples = 6;
 /// Tricube (1-|u|^3)^3 is one half at |u| = (1 - 0.5^(1/3))^(1/3).
 const double kHalfHeight = std::cbrt(1.0 - std::cbrt(0.5));

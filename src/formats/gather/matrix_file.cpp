@@ -4,6 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "formats/budget.h"
+#include "formats/gather/pull_split.h"
 
 #include <algorithm>
 #include <array>
@@ -20,7 +21,6 @@
 namespace hillrun {
 namespace {
 
-constexpr size_t kFewestRows = 5;
 constexpr int kDeepest = 4; ///< structures inside structures
 
 struct NamedColumn {
@@ -310,7 +310,7 @@ private:
             into.titles.push_back(name + ": " + numberText(numbers.front()));
         } else if (rows == 1 || columns == 1) {
             into.vectors.push_back({name, numbers});
-        } else if (rows >= kFewestRows && columns <= budget::kColumns) {
+        } else if (rows >= kFewestPullRows && columns <= budget::kColumns) {
             std::vector<NamedColumn> out;
             for (size_t c = 0; c < columns; ++c) {
                 const auto first = numbers.begin() + static_cast<std::ptrdiff_t>(c * rows); // column by column
@@ -369,7 +369,7 @@ std::string plain(std::string text) {
 }
 
 std::optional<std::string> tableText(const std::vector<NamedColumn>& columns, const std::vector<std::string>& titles) {
-    if (columns.size() < 2 || columns.front().values.size() < kFewestRows)
+    if (columns.size() < 2 || columns.front().values.size() < kFewestPullRows)
         return std::nullopt;
     std::string out;
     for (const std::string& title : titles)

@@ -11,7 +11,6 @@
 namespace hillrun {
 namespace {
 
-constexpr size_t kFewestRows = 5;
 constexpr double kGap_s = 1.0; ///< no logger that is used for pulls samples more slowly
 constexpr double kGapInSteps = 20.0;
 
@@ -139,7 +138,7 @@ std::vector<RowPull> splitPulls(const SplitSignals& given) {
     }
     std::vector<RowPull> out;
     for (const RowPull& whole : pieces) {
-        if (whole.rows.rows() < kFewestRows)
+        if (whole.rows.rows() < kFewestPullRows)
             continue;
         RowPull part = whole;
         if (!given.speed_rpm.empty())

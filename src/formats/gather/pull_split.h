@@ -8,6 +8,9 @@
 
 namespace hillrun {
 
+/// A table shorter than this is no pull.
+inline constexpr size_t kFewestPullRows = 5;
+
 /// Rows first..last of a table.
 struct RowSpan {
     size_t first = 0;
@@ -36,8 +39,8 @@ struct SplitSignals {
 };
 
 /// Cuts where the run column changes, where time runs back, at gaps, and between sweeps of one long record (idle, pull,
-/// idle, pull). A break of the file cuts only where time does not go on as before. Pieces of less than five rows are
-/// left out.
+/// idle, pull). A break of the file cuts only where time does not go on as before. Pieces of less than kFewestPullRows
+/// rows are left out.
 std::vector<RowPull> splitPulls(const SplitSignals& given);
 
 /// Where the speed of a long record climbs from near its lowest to near its highest more than once: the rows before

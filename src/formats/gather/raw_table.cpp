@@ -3,6 +3,7 @@
 #include "formats/gather/raw_table.h"
 
 #include "core/errors/data_error.h"
+#include "core/units/nan.h"
 #include "formats/gather/header_text.h"
 #include "formats/gather/table_line.h"
 
@@ -11,13 +12,11 @@
 #include <cctype>
 #include <cmath>
 #include <fmt/format.h>
-#include <limits>
 #include <map>
 
 namespace hillrun {
 namespace {
 
-constexpr double kNaN = std::numeric_limits<double>::quiet_NaN();
 constexpr size_t kHeadLines = 2000;  ///< the header stands within these
 constexpr size_t kRowsLookedAt = 60; ///< that settle the separator
 constexpr std::array kSeparators{'\t', ';', '|', ',', ' '};

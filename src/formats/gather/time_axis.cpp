@@ -14,8 +14,6 @@
 namespace hillrun {
 namespace {
 
-constexpr double kDay_s = 86400.0;
-
 double firstFinite(const std::vector<double>& values) {
     const auto at = std::find_if(values.begin(), values.end(), [](double v) { return std::isfinite(v); });
     return at == values.end() ? 0.0 : *at;

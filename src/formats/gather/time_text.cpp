@@ -14,8 +14,6 @@
 namespace hillrun {
 namespace {
 
-constexpr double kDay_s = 86400.0;
-
 bool isDigit(char c) { return c >= '0' && c <= '9'; }
 bool isLetter(char c) { return std::isalpha(static_cast<unsigned char>(c)) != 0; }
 

@@ -9,6 +9,8 @@
 
 namespace hillrun {
 
+inline constexpr double kDay_s = 86400.0;
+
 /// A date and clock time as they stand in a cell; what is missing is empty.
 struct StampText {
     std::optional<double> day;     ///< days since 1970-01-01

@@ -39,6 +39,7 @@ Plan readPlan(ObjectReader in) {
                         {significant(*out.driftBound_pct, 6), Statement{"not_allowed.not_above_zero"}},
                         in.place("drift_bound_pct"));
     out.use_rpm = in.range("use_rpm");
+    out.useAfterLooking = in.flag("use_after_looking", false);
     out.protocol = readProtocol(in.object("protocol"));
     out.unknownKeys = in.unknownKeys();
     return out;
@@ -68,6 +69,8 @@ Json planJson(const Plan& plan) {
     putKnown(out, "drift_bound_pct", plan.driftBound_pct);
     if (plan.use_rpm)
         out["use_rpm"] = {plan.use_rpm->low, plan.use_rpm->high};
+    if (plan.use_rpm && plan.useAfterLooking)
+        out["use_after_looking"] = true;
     out["protocol"] = protocolJson(plan.protocol);
     addUnknown(out, plan.unknownKeys);
     return out;

@@ -188,7 +188,7 @@ cairo_status_t append(void* out, const unsigned char* data, unsigned int size) {
 std::vector<double> buildDash(size_t build) {
     constexpr double kPatterns[8][4] = {{0, 0, 0, 0}, {7, 2.5, 7, 2.5}, {2, 2, 2, 2},     {9, 2.5, 2, 2.5},
                                         {5, 2, 5, 2}, {12, 3, 12, 3},   {1, 2.5, 1, 2.5}, {6, 2, 1.5, 2}};
-    const auto& pattern = kPatterns[build % 8];
+    const auto& pattern = kPatterns[(build + 3 * (build / 8)) % 8]; // the ninth has the first one's colour
     return pattern[0] == 0.0 ? std::vector<double>{} : std::vector<double>(pattern, pattern + 4);
 }
 

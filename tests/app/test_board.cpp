@@ -202,6 +202,10 @@ TEST_CASE("every build keeps its colour and has a dash of its own") {
             CHECK(theme.buildPen(i, 2.0).dashPattern() != theme.buildPen(j, 2.0).dashPattern());
         }
     }
+    for (size_t i = 8; i < 16; ++i) { // the colours come again, with other dashes
+        CHECK(theme.build(i) == theme.build(i - 8));
+        CHECK(theme.buildPen(i, 2.0).dashPattern() != theme.buildPen(i - 8, 2.0).dashPattern());
+    }
 }
 
 TEST_CASE("points in place of a line, and a scale that is given") {

@@ -3,6 +3,7 @@
 #include "core/plan/cautions.h"
 #include "core/plan/design.h"
 #include "core/plan/gear_check.h"
+#include "core/plan/named_use.h"
 #include "core/plan/progress.h"
 #include "core/plan/pulls_needed.h"
 #include "english.h"
@@ -262,4 +263,17 @@ TEST_CASE("cautions fit the cell, the fuel and the article") {
     day.cautions.push_back({"alcohol_flame", "M. Tarn", "2026-05-16T08:50:00+01:00", {}});
     CHECK(cautionsOpen(day).size() == open - 1);
     CHECK(inEnglish(Statement{"cautions.preface"}).find("no safety device") != std::string::npos);
+}
+
+TEST_CASE("a use that is named when pulls are there is called chosen after looking") {
+    TestDay day;
+    nameUse(day, RpmRange{3000, 5000});
+    CHECK(day.plan.use_rpm == RpmRange{3000, 5000});
+    CHECK_FALSE(day.plan.useAfterLooking);
+    day.pulls.emplace_back();
+    nameUse(day, RpmRange{3000, 6000});
+    CHECK(day.plan.useAfterLooking);
+    nameUse(day, std::nullopt);
+    CHECK_FALSE(day.plan.use_rpm);
+    CHECK_FALSE(day.plan.useAfterLooking);
 }

@@ -35,6 +35,7 @@ TestDay plannedDay() {
     day.plan.pairs = {{"A", "B"}, {"B", "A"}};
     day.plan.driftBound_pct = 0.8;
     day.plan.use_rpm = RpmRange{1400.0, 2200.0};
+    day.plan.useAfterLooking = true;
     day.partRoles = {{"throat", PartRole::Intake}, {"cam belt", PartRole::Other}};
     day.plan.protocol = {1200.0, 2400.0, 100.0, 3, {}};
     day.cautions = {{"emergency_stop", "M. Tarn", "2026-05-16T08:50:00+01:00", {}}};

@@ -21,7 +21,7 @@ public:
 
 CheckPage& page(const Workplace& at) { return pageOf<CheckPage>(at.host, "check"); }
 
-PageView* make(const Workplace& at, QWidget* parent) {
+PageView* makeCheckPage(const Workplace& at, QWidget* parent) {
     return new CheckPage(at.document, at.selection, at.look, at.actions, at.dialogs, parent);
 }
 
@@ -72,7 +72,7 @@ PageSpec checkSpec() {
             .title = CheckActions::tr("Check"),
             .tip = CheckActions::tr("Look at each pull"),
             .keys = {u"Ctrl+3"_s, u"Alt+C"_s},
-            .make = make,
+            .make = makeCheckPage,
             .declare = CheckActions::declare};
 }
 

@@ -18,7 +18,7 @@ public:
     static void declare(const Workplace& at);
 };
 
-PageView* make(const Workplace& at, QWidget* parent) {
+PageView* makeComparePage(const Workplace& at, QWidget* parent) {
     return new ComparePage(at.document, at.selection, at.look, at.actions, parent);
 }
 
@@ -30,6 +30,28 @@ void CompareActions::declare(const Workplace& at) {
                     .scope = {"compare"},
                     .rule = [](const WindowState& s) { return s.pairShown; }},
                    &at.actions, [at] { at.selection.swapPair(); });
+    const auto page = [at]() -> ComparePage& { return pageOf<ComparePage>(at.host, "compare"); };
+    at.actions.add({.id = "compare.field",
+                    .text = tr("Field"),
+                    .keys = {u"F"_s},
+                    .tip = tr("All builds held against each other, or the pair alone"),
+                    .scope = {"compare"},
+                    .rule = [](const WindowState& s) { return s.pairShown; }},
+                   &at.actions, [page] { page().showField(!page().fieldShown()); });
+    at.actions.add({.id = "compare.small_boards",
+                    .text = tr("Small boards"),
+                    .keys = {u"M"_s},
+                    .tip = tr("In the field: one board for all builds, or a small one for each"),
+                    .scope = {"compare"},
+                    .rule = [](const WindowState& s) { return s.pairShown; }},
+                   &at.actions, [page] { page().field().setSmallBoards(!page().field().smallBoards()); });
+    at.actions.add({.id = "compare.whole_use",
+                    .text = tr("Use the whole range"),
+                    .tip = tr("The builds are wanted for all that every pull covers"),
+                    .scope = {"compare"},
+                    .edits = true,
+                    .rule = [](const WindowState& s) { return s.pairShown; }},
+                   &at.actions, [page] { page().field().nameUse(std::nullopt); });
     at.actions.add({.id = "compare.remove_band",
                     .text = tr("Take the band out"),
                     .keys = {QKeySequence(Qt::Key_Delete)},
@@ -41,6 +63,13 @@ void CompareActions::declare(const Workplace& at) {
     at.actions.note({{QKeySequence(Qt::Key_Up), QKeySequence(Qt::Key_Down)},
                      tr("On a board: the build to look at"),
                      {"compare", "board"}});
+    at.actions.note(
+        {{QKeySequence(Qt::Key_Up), QKeySequence(Qt::Key_Down), QKeySequence(Qt::Key_Home), QKeySequence(Qt::Key_End)},
+         tr("On the ribbon ladder: the build to look at"),
+         {"compare", "fieldLadder"}});
+    at.actions.note({{QKeySequence(Qt::Key_Return)},
+                     tr("On the ribbon ladder: that build and the base as a pair"),
+                     {"compare", "fieldLadder"}});
 }
 
 } // namespace
@@ -50,7 +79,7 @@ PageSpec compareSpec() {
             .title = CompareActions::tr("Compare"),
             .tip = CompareActions::tr("What the change gives"),
             .keys = {u"Ctrl+4"_s, u"Alt+M"_s},
-            .make = make,
+            .make = makeComparePage,
             .declare = CompareActions::declare};
 }
 

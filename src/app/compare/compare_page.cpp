@@ -12,6 +12,7 @@
 #include "app/look/words.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
+#include "core/plan/named_use.h"
 
 #include <QClipboard>
 #include <QGuiApplication>
@@ -62,7 +63,7 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(px(16), px(12), px(16), px(12));
     layout->setSpacing(px(8));
-    layout->addWidget(makeHead());
+    layout->addWidget(makeHead(actions));
     m_split = new QSplitter(Qt::Horizontal, this);
     m_split->setObjectName(u"compareSplit"_s);
     m_split->addWidget(makeBoards());
@@ -71,12 +72,16 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     m_split->setStretchFactor(1, 0);
     m_split->setSizes({px(772), px(380)});
     m_split->setChildrenCollapsible(false);
-    layout->addWidget(m_split, 1);
+    m_field = new FieldPane(document, selection, look, actions, this);
+    m_views = new QStackedWidget(this);
+    m_views->addWidget(m_split);
+    m_views->addWidget(m_field);
+    layout->addWidget(m_views, 1);
     connectParts();
     refresh();
 }
 
-QWidget* ComparePage::makeHead() {
+QWidget* ComparePage::makeHead(ActionRegistry& actions) {
     auto* head = new QWidget(this);
     auto* row = new QHBoxLayout(head);
     row->setContentsMargins(0, 0, 0, 0);
@@ -101,6 +106,12 @@ QWidget* ComparePage::makeHead() {
     row->addWidget(m_answerMark);
     row->addLayout(words, 1);
     row->addWidget(m_offers, 0, Qt::AlignTop);
+    m_other = actions.get("compare.field");
+    auto* other = new QToolButton(head);
+    other->setObjectName(u"fieldButton"_s);
+    other->setDefaultAction(m_other);
+    other->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    row->addWidget(other, 0, Qt::AlignTop);
     return head;
 }
 
@@ -214,6 +225,7 @@ void ComparePage::connectParts() {
     connect(&m_selection, &Selection::pairChanged, this, &ComparePage::refresh);
     connect(&m_selection, &Selection::viewChanged, this, &ComparePage::refresh);
     connect(&m_selection, &Selection::cursorChanged, this, &ComparePage::refreshCursor);
+    connect(m_field, &FieldPane::pairWanted, this, [this] { showField(false); });
     connect(&m_look, &Look::changed, this, &ComparePage::refresh);
     for (Board* board : {m_curves, m_difference}) {
         connect(board, &Board::cursorMoved, &m_selection, [this](double rpm) { m_selection.setCursor(rpm); });
@@ -261,6 +273,13 @@ void ComparePage::refresh() {
     settlePair();
     if (!isVisible())
         return; // caught up with when somebody looks
+    if (fieldShown())
+        refreshField();
+    else
+        refreshPair();
+}
+
+void ComparePage::refreshPair() {
     const auto analysis = m_document.analysis();
     const CompareView now = view();
     const Comparison* comparison = analysis ? analysis->find(now.from, now.to) : nullptr;
@@ -288,15 +307,10 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         m_answer->setText(unbroken(qs(currentVoice()
                                           .in(m_selection.units())
                                           .say(summary(*comparison, m_selection.units(), m_selection.quantity())))));
-    else if (!m_document.isOpen())
-        m_answer->setText(tr("No day is open."));
-    else if (!analysis)
-        m_answer->setText(tr("Working the day out \u2026"));
-    else if (!analysis->whyNoComparison.empty())
-        m_answer->setText(tr("Nothing to compare yet: %1.").arg(qs(analysis->whyNoComparison)));
     else
-        m_answer->setText(tr("Choose two builds with pulls in use."));
+        m_answer->setText(whyNoAnswer(analysis));
     m_offers->show(analysis, comparison);
+    m_offers->setVisible(true);
     QStringList cautions;
     if (analysis)
         for (const DayDoubt& doubt : analysis->doubts)
@@ -325,6 +339,37 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     m_caution->setToolTip(cautions.join(u"\n"_s));
 }
 
+QString ComparePage::whyNoAnswer(const DayAnalysis* analysis) const {
+    if (!m_document.isOpen())
+        return tr("No day is open.");
+    if (!analysis)
+        return tr("Working the day out \u2026");
+    if (!analysis->whyNoComparison.empty())
+        return tr("Nothing to compare yet: %1.").arg(qs(analysis->whyNoComparison));
+    return tr("Choose two builds with pulls in use.");
+}
+
+void ComparePage::refreshField() {
+    const auto analysis = m_document.analysis();
+    const Theme& t = m_look.theme();
+    const bool proven = analysis && analysis->field && analysis->field->provenBest();
+    m_answerMark->setStyleSheet(u"background: %1;"_s.arg((proven ? t.gain : t.unresolved).name()));
+    const bool any = analysis && !analysis->builds.empty();
+    m_answer->setText(any ? fieldText(*analysis) : whyNoAnswer(analysis.get()));
+    QStringList cautions;
+    if (any) {
+        if (const QString use = useText(m_document.day(), *analysis); !use.isEmpty())
+            cautions << use;
+        for (const DayDoubt& doubt : analysis->doubts)
+            cautions << qs(doubt.text).remove(QRegularExpression(u"\\.$"_s));
+    }
+    m_caution->setText(cautions.isEmpty() ? QString() : cautions.mid(0, 4).join(u" \u00B7 "_s) + u"."_s);
+    m_caution->setToolTip(cautions.join(u"\n"_s));
+    m_settle->hide();
+    m_offers->hide();
+    m_field->refresh();
+}
+
 void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* comparison) {
     const CompareView now = view();
     m_fromCard->show(m_document.day(), analysis, now.from, now.units);
@@ -349,6 +394,10 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
 }
 
 void ComparePage::refreshCursor() {
+    if (fieldShown()) {
+        m_field->refreshCursor();
+        return;
+    }
     const auto analysis = m_document.analysis();
     const auto rpm = m_selection.cursor();
     if (!analysis || !rpm || analysis->builds.empty()) {
@@ -358,6 +407,22 @@ void ComparePage::refreshCursor() {
     }
     m_curves->setCursor(rpm, cursorText(*analysis, view(), *rpm));
     m_difference->setCursor(rpm, {});
+}
+
+void ComparePage::showField(bool on) {
+    m_views->setCurrentIndex(on ? 1 : 0);
+    m_other->setText(on ? tr("Pair") : tr("Field"));
+    refresh();
+}
+
+void ComparePage::recall(const SettingsStore& settings) {
+    m_split->restoreState(settings.get(settings::kCompareSplit));
+    m_field->setSmallBoards(settings.get(settings::kSmallBoards));
+}
+
+void ComparePage::remember(SettingsStore& settings) const {
+    settings.set(settings::kCompareSplit, m_split->saveState());
+    settings.set(settings::kSmallBoards, m_field->smallBoards());
 }
 
 void ComparePage::stepTo(int by) {
@@ -393,7 +458,7 @@ void ComparePage::removeSelectedBand() {
     m_document.edit(tr("Remove the band %1").arg(rangeText(band)), [&](TestDay& day) {
         std::erase(day.bands, band);
         if (day.plan.use_rpm == band)
-            day.plan.use_rpm.reset();
+            nameUse(day, std::nullopt);
     });
 }
 
@@ -401,6 +466,10 @@ bool ComparePage::canCopy() const { return m_document.analysis() && m_document.d
 
 /// The answer and the table of bands.
 void ComparePage::copyTable() const {
+    if (fieldShown()) {
+        QGuiApplication::clipboard()->setMimeData(asMime(m_field->table()).release());
+        return;
+    }
     CopiedTable table{m_answer->text(), {}, {}};
     for (int column = 0; column < m_bands->columnCount(); ++column)
         table.head << m_bands->headerData(column, Qt::Horizontal, Qt::DisplayRole).toString();
@@ -416,8 +485,8 @@ void ComparePage::copyTable() const {
 /// The boards as pixels and as a drawing.
 void ComparePage::copyPicture() const {
     auto mime = std::make_unique<QMimeData>();
-    mime->setImageData(m_boards->grab().toImage());
-    mime->setData(u"image/svg+xml"_s, boardsAsSvg({m_curves, m_difference}));
+    mime->setImageData((fieldShown() ? m_field->picture() : m_boards)->grab().toImage());
+    mime->setData(u"image/svg+xml"_s, fieldShown() ? m_field->drawing() : boardsAsSvg({m_curves, m_difference}));
     QGuiApplication::clipboard()->setMimeData(mime.release());
 }
 

@@ -4,6 +4,7 @@
 
 #include "app/compare/band_model.h"
 #include "app/compare/build_card.h"
+#include "app/compare/field_pane.h"
 #include "app/compare/gain_ribbon.h"
 #include "app/compare/pair_claims.h"
 #include "app/compare/pair_offers.h"
@@ -28,26 +29,29 @@ public:
     void stepTo(int by); ///< the next or previous build to look at
     void addBand(const RpmRange& band);
     void removeSelectedBand();
+    /// All builds held against each other, in place of the pair.
+    void showField(bool on);
+    [[nodiscard]] bool fieldShown() const { return m_views->currentIndex() == 1; }
+    [[nodiscard]] FieldPane& field() { return *m_field; }
     [[nodiscard]] bool canCopy() const override;
     void copyTable() const override;
     void copyPicture() const override;
-    void recall(const SettingsStore& settings) override {
-        m_split->restoreState(settings.get(settings::kCompareSplit));
-    }
-    void remember(SettingsStore& settings) const override {
-        settings.set(settings::kCompareSplit, m_split->saveState());
-    }
+    void recall(const SettingsStore& settings) override;
+    void remember(SettingsStore& settings) const override;
 
 protected:
     void showEvent(QShowEvent* event) override;
 
 private:
-    QWidget* makeHead();
+    QWidget* makeHead(ActionRegistry& actions);
     QWidget* makeBoards();
     QWidget* makeSide(ActionRegistry& actions);
     void connectParts();
     void refresh();
+    void refreshPair();
+    void refreshField();
     void refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison);
+    [[nodiscard]] QString whyNoAnswer(const DayAnalysis* analysis) const;
     void refreshSide(const DayAnalysis* analysis, const Comparison* comparison);
     void refreshCursor();
     /// Chooses a pair that makes sense.
@@ -79,6 +83,9 @@ private:
     QLabel* m_peaks = nullptr;
     QLabel* m_leftOut = nullptr;
     QSplitter* m_split = nullptr;
+    QStackedWidget* m_views = nullptr; ///< the pair, the field
+    FieldPane* m_field = nullptr;
+    QAction* m_other = nullptr; ///< shows the other of the two
 };
 
 } // namespace hillrun

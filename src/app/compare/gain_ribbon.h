@@ -10,13 +10,24 @@
 
 namespace hillrun {
 
+/// What is drawn along an axis of engine speed.
+struct RibbonRegions {
+    std::vector<Region> regions;
+    RpmRange axis;
+    double step_rpm = 50.0; ///< half of it belongs to a region at each end
+};
+/// Fills `room`, whose sides are the axis' ends.
+void paintRegions(QPainter& painter, const QRectF& room, const RibbonRegions& what, const Theme& theme);
+/// "cannot tell from 2 300 to 2 900 rpm; gain from 2 900 to 6 400 rpm"
+QString spokenRegions(const std::vector<Region>& regions);
+
 /// Gain, loss and unresolved along the rpm axis of the boards above and below it; told apart by shade and hatch too.
 class GainRibbon : public QWidget, public SpokenPicture {
     Q_OBJECT
 public:
     explicit GainRibbon(Look& look, QWidget* parent = nullptr);
     [[nodiscard]] QString spokenName() const override { return tr("Gain ribbon"); }
-    [[nodiscard]] QString spokenText() const override;
+    [[nodiscard]] QString spokenText() const override { return spokenRegions(m_regions); }
     void setRegions(std::vector<Region> regions, const RpmRange& axis, double step_rpm);
 
 protected:

@@ -34,6 +34,7 @@ inline const Setting<QString> kLogo{"print/logo", {}};                          
 inline const Setting<QStringList> kLinks{"cell/links", {}};                      ///< name, address and use, tab between
 inline const Setting<QString> kTone{"pull/tone", QStringLiteral("alternating")}; ///< toneName
 inline const Setting<QByteArray> kCompareSplit{"compare/split", {}};
+inline const Setting<bool> kSmallBoards{"compare/small_boards", false};
 inline const Setting<QByteArray> kCheckSplit{"check/split", {}};
 } // namespace settings
 

@@ -106,6 +106,38 @@
         <source>What the change gives</source>
         <translation>Was die Änderung bringt</translation>
     </message>
+    <message>
+        <source>Field</source>
+        <translation>Feld</translation>
+    </message>
+    <message>
+        <source>All builds held against each other, or the pair alone</source>
+        <translation>Alle Stände gegeneinander, oder nur das Paar</translation>
+    </message>
+    <message>
+        <source>Small boards</source>
+        <translation>Kleine Tafeln</translation>
+    </message>
+    <message>
+        <source>In the field: one board for all builds, or a small one for each</source>
+        <translation>Im Feld: eine Tafel für alle Stände, oder eine kleine für jeden</translation>
+    </message>
+    <message>
+        <source>Use the whole range</source>
+        <translation>Den ganzen Bereich nutzen</translation>
+    </message>
+    <message>
+        <source>The builds are wanted for all that every pull covers</source>
+        <translation>Die Stände werden für alles gebraucht, was jeder Lauf abdeckt</translation>
+    </message>
+    <message>
+        <source>On the ribbon ladder: the build to look at</source>
+        <translation>Auf der Bänderleiter: der Stand, der angesehen wird</translation>
+    </message>
+    <message>
+        <source>On the ribbon ladder: that build and the base as a pair</source>
+        <translation>Auf der Bänderleiter: dieser Stand und die Basis als Paar</translation>
+    </message>
 </context>
 <context>
     <name>Link</name>
@@ -1123,6 +1155,70 @@
     <message>
         <source>BOOST</source>
         <translation>LADEDRUCK</translation>
+    </message>
+    <message>
+        <source>cannot tell yet</source>
+        <translation>noch nicht zu sagen</translation>
+    </message>
+    <message>
+        <source>not the best</source>
+        <translation>nicht der beste</translation>
+    </message>
+    <message>
+        <source>may be best</source>
+        <translation>kann der beste sein</translation>
+    </message>
+    <message>
+        <source>the best</source>
+        <translation>der beste</translation>
+    </message>
+    <message>
+        <source>base</source>
+        <translation>Basis</translation>
+    </message>
+    <message>
+        <source>%1 or %2</source>
+        <translation>%1 oder %2</translation>
+    </message>
+    <message>
+        <source>No order can be told: the pulls do not cover the use, or none is repeated. Widen the use, or make a second pull of a build.</source>
+        <translation>Keine Reihenfolge ist zu sagen: Die Läufe decken die Nutzung nicht ab, oder keiner ist wiederholt. Nehmen Sie den ganzen Bereich, oder machen Sie einen zweiten Lauf eines Standes.</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm, all that every pull covers</source>
+        <translation>Nutzung: %1 rpm, alles, was jeder Lauf abdeckt</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm, chosen after looking</source>
+        <translation>Nutzung: %1 rpm, nach dem Hinsehen gewählt</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm</source>
+        <translation>Nutzung: %1 rpm</translation>
+    </message>
+    <message>
+        <source>%1 over %2 for the use</source>
+        <translation>%1 über %2 für die Nutzung</translation>
+    </message>
+    <message>
+        <source>%1 with the luck of the winner taken off</source>
+        <translation>%1, das Glück des Siegers abgezogen</translation>
+    </message>
+    <message>
+        <source>Taking it gives away %1&#xa0;% at most</source>
+        <translation>Wer ihn nimmt, verschenkt höchstens %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>Chance of being the best: %1&#xa0;%</source>
+        <translation>Aussicht, der beste zu sein: %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>the use</source>
+        <translation>Nutzung</translation>
+    </message>
+    <message>
+        <source>The field holds three builds and more against each other. Builds with pulls in use here: %1.</source>
+        <translation>Das Feld stellt drei Stände und mehr gegeneinander. Stände mit gültigen Läufen hier: %1.</translation>
     </message>
 </context>
 <context>
@@ -2501,6 +2597,14 @@
         <source>Remove the band %1</source>
         <translation>Bereich %1 entfernen</translation>
     </message>
+    <message>
+        <source>Pair</source>
+        <translation>Paar</translation>
+    </message>
+    <message>
+        <source>Field</source>
+        <translation>Feld</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::DayDocument</name>
@@ -3010,6 +3114,84 @@
     <message>
         <source>The library of the sound server is missing: install libpulse0.</source>
         <translation>Die Bibliothek des Tondienstes fehlt: libpulse0 installieren.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::FieldLadder</name>
+    <message>
+        <source>%1 builds</source>
+        <translation>%1 Stände</translation>
+    </message>
+    <message>
+        <source>Ribbon ladder: each build against the base</source>
+        <translation>Bänderleiter: jeder Stand gegen die Basis</translation>
+    </message>
+    <message>
+        <source>leads</source>
+        <translation>führt</translation>
+    </message>
+    <message>
+        <source>over the base, for the use</source>
+        <translation>über der Basis, für die Nutzung</translation>
+    </message>
+    <message>
+        <source>%1 leads from %2 to %3 rpm</source>
+        <translation>%1 führt von %2 bis %3 rpm</translation>
+    </message>
+    <message>
+        <source>%1 may lead from %2 to %3 rpm</source>
+        <translation>%1 kann führen von %2 bis %3 rpm</translation>
+    </message>
+    <message>
+        <source>nothing to show</source>
+        <translation>nichts zu zeigen</translation>
+    </message>
+    <message>
+        <source>%1: %2, %3</source>
+        <translation>%1: %2, %3</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::FieldPane</name>
+    <message>
+        <source>drag across the curves: what the builds are wanted for</source>
+        <translation>über die Kurven ziehen: wofür die Stände gebraucht werden</translation>
+    </message>
+    <message>
+        <source>Take %1 as the use</source>
+        <translation>%1 als Nutzung nehmen</translation>
+    </message>
+    <message>
+        <source>Take the whole range as the use</source>
+        <translation>Den ganzen Bereich als Nutzung nehmen</translation>
+    </message>
+    <message>
+        <source>Power</source>
+        <translation>Leistung</translation>
+    </message>
+    <message>
+        <source>Torque</source>
+        <translation>Drehmoment</translation>
+    </message>
+    <message>
+        <source>Show torque instead</source>
+        <translation>Stattdessen das Drehmoment zeigen</translation>
+    </message>
+    <message>
+        <source>Show power instead</source>
+        <translation>Stattdessen die Leistung zeigen</translation>
+    </message>
+    <message>
+        <source>Build</source>
+        <translation>Stand</translation>
+    </message>
+    <message>
+        <source>Over the base</source>
+        <translation>Über der Basis</translation>
+    </message>
+    <message>
+        <source>May be best</source>
+        <translation>Kann der beste sein</translation>
     </message>
 </context>
 <context>

@@ -106,6 +106,38 @@
         <source>What the change gives</source>
         <translation>Ce qu&apos;apporte le changement</translation>
     </message>
+    <message>
+        <source>Field</source>
+        <translation>Plateau</translation>
+    </message>
+    <message>
+        <source>All builds held against each other, or the pair alone</source>
+        <translation>Tous les montages opposés, ou la paire seule</translation>
+    </message>
+    <message>
+        <source>Small boards</source>
+        <translation>Petits tableaux</translation>
+    </message>
+    <message>
+        <source>In the field: one board for all builds, or a small one for each</source>
+        <translation>Sur le plateau : un tableau pour tous les montages, ou un petit pour chacun</translation>
+    </message>
+    <message>
+        <source>Use the whole range</source>
+        <translation>Prendre toute la plage</translation>
+    </message>
+    <message>
+        <source>The builds are wanted for all that every pull covers</source>
+        <translation>Les montages doivent servir à tout ce que chaque passage couvre</translation>
+    </message>
+    <message>
+        <source>On the ribbon ladder: the build to look at</source>
+        <translation>Sur l&apos;échelle de rubans : le montage à regarder</translation>
+    </message>
+    <message>
+        <source>On the ribbon ladder: that build and the base as a pair</source>
+        <translation>Sur l&apos;échelle de rubans : ce montage et la base en paire</translation>
+    </message>
 </context>
 <context>
     <name>Link</name>
@@ -1123,6 +1155,70 @@
     <message>
         <source>BOOST</source>
         <translation>SURALIMENTATION</translation>
+    </message>
+    <message>
+        <source>cannot tell yet</source>
+        <translation>encore indécis</translation>
+    </message>
+    <message>
+        <source>not the best</source>
+        <translation>pas le meilleur</translation>
+    </message>
+    <message>
+        <source>may be best</source>
+        <translation>peut être le meilleur</translation>
+    </message>
+    <message>
+        <source>the best</source>
+        <translation>le meilleur</translation>
+    </message>
+    <message>
+        <source>base</source>
+        <translation>base</translation>
+    </message>
+    <message>
+        <source>%1 or %2</source>
+        <translation>%1 ou %2</translation>
+    </message>
+    <message>
+        <source>No order can be told: the pulls do not cover the use, or none is repeated. Widen the use, or make a second pull of a build.</source>
+        <translation>Aucun ordre ne peut être dit : les passages ne couvrent pas l&apos;usage, ou aucun n&apos;est répété. Prenez toute la plage, ou faites un deuxième passage d&apos;un montage.</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm, all that every pull covers</source>
+        <translation>Usage : %1 rpm, tout ce que chaque passage couvre</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm, chosen after looking</source>
+        <translation>Usage : %1 rpm, choisi après avoir regardé</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm</source>
+        <translation>Usage : %1 rpm</translation>
+    </message>
+    <message>
+        <source>%1 over %2 for the use</source>
+        <translation>%1 sur %2 pour l&apos;usage</translation>
+    </message>
+    <message>
+        <source>%1 with the luck of the winner taken off</source>
+        <translation>%1, la chance du vainqueur ôtée</translation>
+    </message>
+    <message>
+        <source>Taking it gives away %1&#xa0;% at most</source>
+        <translation>Le prendre fait perdre au plus %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>Chance of being the best: %1&#xa0;%</source>
+        <translation>Chance d&apos;être le meilleur : %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>the use</source>
+        <translation>usage</translation>
+    </message>
+    <message>
+        <source>The field holds three builds and more against each other. Builds with pulls in use here: %1.</source>
+        <translation>Le plateau oppose trois montages et plus. Montages avec des passages retenus ici : %1.</translation>
     </message>
 </context>
 <context>
@@ -2501,6 +2597,14 @@
         <source>Remove the band %1</source>
         <translation>Enlever la plage %1</translation>
     </message>
+    <message>
+        <source>Pair</source>
+        <translation>Paire</translation>
+    </message>
+    <message>
+        <source>Field</source>
+        <translation>Plateau</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::DayDocument</name>
@@ -3010,6 +3114,84 @@
     <message>
         <source>The library of the sound server is missing: install libpulse0.</source>
         <translation>La bibliothèque du service de son manque : installez libpulse0.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::FieldLadder</name>
+    <message>
+        <source>%1 builds</source>
+        <translation>%1 montages</translation>
+    </message>
+    <message>
+        <source>Ribbon ladder: each build against the base</source>
+        <translation>Échelle de rubans : chaque montage contre la base</translation>
+    </message>
+    <message>
+        <source>leads</source>
+        <translation>mène</translation>
+    </message>
+    <message>
+        <source>over the base, for the use</source>
+        <translation>sur la base, pour l&apos;usage</translation>
+    </message>
+    <message>
+        <source>%1 leads from %2 to %3 rpm</source>
+        <translation>%1 mène de %2 à %3 rpm</translation>
+    </message>
+    <message>
+        <source>%1 may lead from %2 to %3 rpm</source>
+        <translation>%1 peut mener de %2 à %3 rpm</translation>
+    </message>
+    <message>
+        <source>nothing to show</source>
+        <translation>rien à montrer</translation>
+    </message>
+    <message>
+        <source>%1: %2, %3</source>
+        <translation>%1 : %2, %3</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::FieldPane</name>
+    <message>
+        <source>drag across the curves: what the builds are wanted for</source>
+        <translation>tirer à travers les courbes : à quoi les montages doivent servir</translation>
+    </message>
+    <message>
+        <source>Take %1 as the use</source>
+        <translation>Prendre %1 comme usage</translation>
+    </message>
+    <message>
+        <source>Take the whole range as the use</source>
+        <translation>Prendre toute la plage comme usage</translation>
+    </message>
+    <message>
+        <source>Power</source>
+        <translation>Puissance</translation>
+    </message>
+    <message>
+        <source>Torque</source>
+        <translation>Couple</translation>
+    </message>
+    <message>
+        <source>Show torque instead</source>
+        <translation>Montrer plutôt le couple</translation>
+    </message>
+    <message>
+        <source>Show power instead</source>
+        <translation>Montrer plutôt la puissance</translation>
+    </message>
+    <message>
+        <source>Build</source>
+        <translation>Montage</translation>
+    </message>
+    <message>
+        <source>Over the base</source>
+        <translation>Sur la base</translation>
+    </message>
+    <message>
+        <source>May be best</source>
+        <translation>Peut être le meilleur</translation>
     </message>
 </context>
 <context>

@@ -4,6 +4,7 @@
 
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "core/plan/named_use.h"
 
 #include <algorithm>
 
@@ -69,9 +70,7 @@ void ClaimsPanel::setUse() {
         showUse();
         return;
     }
-    const auto change = [&](TestDay& day) {
-        day.plan.use_rpm = low ? std::optional(RpmRange{*low, *high}) : std::nullopt;
-    };
+    const auto change = [&](TestDay& day) { nameUse(day, low ? std::optional(RpmRange{*low, *high}) : std::nullopt); };
     m_document.edit(tr("Change the use"), change, u"use"_s);
 }
 

@@ -22,7 +22,7 @@ public:
 
 PreparePage& page(const Workplace& at) { return pageOf<PreparePage>(at.host, "prepare"); }
 
-PageView* make(const Workplace& at, QWidget* parent) {
+PageView* makePreparePage(const Workplace& at, QWidget* parent) {
     auto* out = new PreparePage(at.document, at.look, at.actions, at.dialogs, at.repeatability, parent);
     StartPanel& start = out->start();
     QObject::connect(&start, &StartPanel::dayChosen, out, [at](const QString& path, bool demo) {
@@ -74,7 +74,7 @@ PageSpec prepareSpec() {
             .title = PrepareActions::tr("Prepare"),
             .tip = PrepareActions::tr("Plan the day"),
             .keys = {u"Ctrl+1"_s, u"Alt+P"_s},
-            .make = make,
+            .make = makePreparePage,
             .declare = PrepareActions::declare};
 }
 

@@ -23,7 +23,7 @@ public:
 
 ReportPage& page(const Workplace& at) { return pageOf<ReportPage>(at.host, "report"); }
 
-PageView* make(const Workplace& at, QWidget* parent) {
+PageView* makeReportPage(const Workplace& at, QWidget* parent) {
     return new ReportPage(at.document, at.selection, at.look, at.actions, parent);
 }
 
@@ -62,7 +62,7 @@ PageSpec reportSpec() {
             .title = ReportActions::tr("Report"),
             .tip = ReportActions::tr("The sheet as it will print"),
             .keys = {u"Ctrl+5"_s, u"Alt+R"_s},
-            .make = make,
+            .make = makeReportPage,
             .declare = ReportActions::declare};
 }
 

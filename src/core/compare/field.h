@@ -35,6 +35,8 @@ struct Field {
 
     /// The one with the highest gain among those that may be best; empty when nobody can tell anything.
     [[nodiscard]] std::string named() const;
+    /// One alone may be best.
+    [[nodiscard]] bool provenBest() const;
     [[nodiscard]] bool mayClaim() const { return protectedFromDrift || boundDeclared; }
 };
 

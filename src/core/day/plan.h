@@ -34,7 +34,7 @@ struct Plan {
     std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand, from and to; empty: the usual ones
     std::optional<double> driftBound_pct;                   ///< declared: drift over the session is at most this
     std::optional<RpmRange> use_rpm;                        ///< the speeds that count where the engine works
-    bool useAfterLooking = false; ///< it was chosen when pulls were there already
+    bool useAfterLooking = false;                           ///< it was chosen when pulls were there already
     PullProtocol protocol;
     std::string unknownKeys;
     bool operator==(const Plan&) const = default;

@@ -7,10 +7,7 @@
 #include "english.h"
 #include "fit_support.h"
 
-#include <boost/random/mersenne_twister.hpp>
-#include <boost/random/normal_distribution.hpp>
 #include <catch2/catch.hpp>
-#include <fmt/format.h>
 #include <limits>
 
 using namespace hillrun;
@@ -143,63 +140,4 @@ TEST_CASE("two builds are no field") {
     DrawCache cache;
     const auto judged = judgeContrasts(model, {pairContrast(model, 0, 1)}, 1, {}, cache);
     CHECK_FALSE(fieldOf(model, {"A", "B"}, kWhole, judged, {}, cache));
-}
-
-TEST_CASE("the best build is among those that may be best, on simulated days") {
-    // One number a pull, three pulls a build and the return, repeatability 0.5 %, the builds spread by 1 % (sd).
-    for (const int builds : {3, 5, 8}) {
-        constexpr int kDays = 300;
-        FitInput input;
-        input.builds = builds;
-        for (int p = 0; p < 20; ++p)
-            input.rpm.push_back(3000.0 + 50.0 * p);
-        const int pulls = 3 * (builds + 1);
-        input.logPower = Eigen::MatrixXd::Constant(pulls, 20, 4.0);
-        for (int i = 0; i < pulls; ++i)
-            input.pulls.push_back({i / 3 % builds, 0.2 * i, i / 3});
-        boost::random::mt19937 generator(static_cast<unsigned>(builds));
-        boost::random::normal_distribution<double> normal;
-        DrawCache cache;
-        int inSet = 0, aloneAndWrong = 0, covered = 0, size = 0, chancesRight = 0;
-        double chances = 0.0;
-        for (int day = 0; day < kDays; ++day) {
-            std::vector<double> truth;
-            for (int b = 0; b < builds; ++b)
-                truth.push_back(0.01 * normal(generator));
-            Eigen::VectorXd values(pulls);
-            for (int i = 0; i < pulls; ++i) {
-                values(i) = 4.0 + truth[static_cast<size_t>(input.pulls[static_cast<size_t>(i)].build)] +
-                            0.005 * normal(generator);
-                input.logPower.row(i).setConstant(values(i));
-            }
-            const auto found = bestOf(numbersOfBuilds(fitDay(input), values, {}), 0, cache);
-            REQUIRE(found);
-            const auto best = static_cast<size_t>(std::max_element(truth.begin(), truth.end()) - truth.begin());
-            size_t named = 0;
-            int possible = 0;
-            for (size_t b = 0; b < found->size(); ++b) {
-                possible += found->at(b).mayBeBest ? 1 : 0;
-                if (found->at(b).gain > found->at(named).gain)
-                    named = b;
-            }
-            size += possible;
-            inSet += found->at(best).mayBeBest ? 1 : 0;
-            aloneAndWrong += possible == 1 && named != best ? 1 : 0;
-            const double gain = truth[named] - truth[0];
-            covered += gain >= found->at(named).low && gain <= found->at(named).high ? 1 : 0;
-            chances += found->at(named).chanceBest;
-            chancesRight += named == best ? 1 : 0;
-        }
-        fmt::print(
-            "{} builds: best in set {:.3f}, set {:.1f}, alone and wrong {:.4f}, gain of the named covered {:.3f}, "
-            "named is best {:.3f}, said {:.3f}\n",
-            builds, 1.0 * inSet / kDays, 1.0 * size / kDays, 1.0 * aloneAndWrong / kDays, 1.0 * covered / kDays,
-            1.0 * chancesRight / kDays, chances / kDays);
-        CHECK(inSet >= 0.985 * kDays - 3.0);
-        CHECK(aloneAndWrong <= 0.01 * kDays + 3.0);
-        CHECK(covered >= 0.95 * kDays - 3.0 * std::sqrt(0.0475 * kDays));
-        CHECK(std::abs(chances - chancesRight) <= 0.1 * kDays);
-        if (builds == 5)
-            CHECK(size <= 2.8 * kDays);
-    }
 }

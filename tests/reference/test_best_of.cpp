@@ -63,20 +63,26 @@ Eigen::VectorXd scores(const FitInput& input) {
     return (power * weight / weight.sum()).array().log();
 }
 
-/// One number a pull of `treatments` + 1 builds with `pulls` each, no drift in it.
-NumbersOfBuilds balanced(int treatments, int pulls) {
+/// One number a pull of builds with so many pulls each, one set a build, no drift in it.
+NumbersOfBuilds unequal(const std::vector<int>& pulls) {
     FitInput input;
-    input.builds = treatments + 1;
+    input.builds = static_cast<int>(pulls.size());
     for (int p = 0; p < 20; ++p)
         input.rpm.push_back(3000.0 + 50.0 * p);
-    input.logPower.resize(input.builds * pulls, 20);
-    Eigen::VectorXd values(input.builds * pulls);
-    for (int i = 0; i < input.builds * pulls; ++i) {
-        input.pulls.push_back({i / pulls, 0.1 * i, i / pulls});
-        values(i) = 0.001 * (i % pulls);
-        input.logPower.row(i).setConstant(4.0 + values(i));
-    }
+    std::vector<double> numbers;
+    for (int build = 0; build < input.builds; ++build)
+        for (int i = 0; i < pulls[static_cast<size_t>(build)]; ++i) {
+            input.pulls.push_back({build, 0.1 * static_cast<double>(numbers.size()), build});
+            numbers.push_back(0.001 * i);
+        }
+    const Eigen::VectorXd values =
+        Eigen::Map<Eigen::VectorXd>(numbers.data(), static_cast<Eigen::Index>(numbers.size()));
+    input.logPower = (4.0 + values.array()).matrix().replicate(1, 20);
     return numbersOfBuilds(fitDay(input), values, {DriftAllowance::Steady, 0.0});
+}
+
+NumbersOfBuilds balanced(int treatments, int pulls) {
+    return unequal(std::vector<int>(static_cast<size_t>(treatments) + 1, pulls));
 }
 
 std::optional<std::vector<BuildScore>> best(const NumbersOfBuilds& numbers, BuildColumn base) {
@@ -127,6 +133,30 @@ TEST_CASE("the interval over all builds is Dunnett's") {
         INFO(treatments << " treatments");
         CHECK(half / numbers.standardError(1, 0) ==
               Approx(published[static_cast<size_t>(treatments) - 1]).margin(0.025));
+    }
+}
+
+TEST_CASE("critical values as R's mvtnorm has them") {
+    // R 4.2, mvtnorm 1.1-3: qmvt(0.95, tail, df = nu, corr = r), r_jk = (1/n_i) / (s_j s_k) with
+    // s_j = sqrt(1/n_i + 1/n_j), i the build that is held against all others; GenzBretz(maxpts = 500000, abseps =
+    // 1e-6).
+    struct Day {
+        std::vector<int> pulls;
+        int degreesOfFreedom;
+        std::vector<double> oneSided; ///< of each build against all others
+        double twoSided;              ///< of the first
+    };
+    const std::array days{Day{{6, 3, 3, 3, 3}, 12, {2.4661, 2.3926, 2.3926, 2.3926, 2.3926}, 2.8552},
+                          Day{{4, 2, 5, 3}, 10, {2.3579, 2.2730, 2.3765, 2.3277}, 2.7767}};
+    for (const Day& day : days) {
+        NumbersOfBuilds numbers = unequal(day.pulls);
+        numbers.degreesOfFreedom = day.degreesOfFreedom;
+        const auto found = best(numbers, 0);
+        REQUIRE(found);
+        for (size_t i = 0; i < day.pulls.size(); ++i)
+            CHECK(found->at(i).critical == Approx(day.oneSided[i]).margin(0.02));
+        CHECK((found->at(1).high - found->at(1).gain) / numbers.standardError(1, 0) ==
+              Approx(day.twoSided).margin(0.025));
     }
 }
 

@@ -4,6 +4,7 @@
 
 #include "core/compare/analyse.h"
 #include "core/errors/data_error.h"
+#include "engine/day_engine.h"
 
 #include "words/current_voice.h"
 
@@ -23,6 +24,7 @@ void addWeather(CLI::App& app);
 void addReduce(CLI::App& app);
 void addAnalyse(CLI::App& app);
 void addImport(CLI::App& app);
+void addCredit(CLI::App& app);
 void addExport(CLI::App& app);
 void addPlan(CLI::App& app);
 void addVerify(CLI::App& app);
@@ -35,6 +37,19 @@ struct AirOptions {
     void addTo(CLI::App& command, bool withGrid);
     [[nodiscard]] ReduceSettings settings() const; ///< throws WrongUse
 };
+
+/// How a day is answered.
+struct AnswerOptions {
+    AirOptions air;
+    std::string use;
+    std::string allowance = "cautious";
+    std::optional<double> bound, mattersKw, mattersPct;
+    void addTo(CLI::App& command);
+    [[nodiscard]] AnalysisSettings settings() const; ///< throws WrongUse, and DataError for a file of weights
+};
+/// For a reader who cannot ask back no pull or no shared range is an error.
+std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
+                                                  DayEngine& engine);
 
 /// "2500:4500" as two numbers; nothing when it is not that.
 std::optional<std::pair<double, double>> pairIn(std::string_view text);

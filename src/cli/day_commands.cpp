@@ -30,11 +30,8 @@ namespace {
 struct AnalyseOptions {
     std::string day;
     std::string batch;
-    AirOptions air;
+    AnswerOptions answer;
     std::vector<std::string> bands, from, to;
-    std::string allowance = "cautious";
-    std::string use;
-    std::optional<double> bound, mattersKw, mattersPct;
     bool json = false;
     bool jsonLines = false;
 };
@@ -47,29 +44,16 @@ RpmRange bandOf(const std::string& text) {
 }
 
 AnalysisSettings settingsOf(const AnalyseOptions& o) {
-    AnalysisSettings out;
-    out.reduce = o.air.settings();
+    AnalysisSettings out = o.answer.settings();
     if (o.from.size() != o.to.size())
         throw WrongUse(said("cli.from_and_to_come"));
     for (size_t i = 0; i < o.from.size(); ++i)
         out.pairs.emplace_back(o.from[i], o.to[i]);
     for (const std::string& band : o.bands)
         out.bands.push_back(bandOf(band));
-    out.drift.allowance = o.allowance == "steady"  ? DriftAllowance::Steady
-                          : o.allowance == "jumps" ? DriftAllowance::Jumps
-                                                   : DriftAllowance::Cautious;
-    out.drift.declaredBound_pct = o.bound;
-    if (!o.use.empty())
-        takeUse(o.use, out);
-    if (o.mattersKw)
-        out.matters_w = *o.mattersKw * 1000.0;
-    out.matters_pct = o.mattersPct;
-    if ((o.bound && *o.bound <= 0.0) || (o.mattersKw && *o.mattersKw <= 0.0) || (o.mattersPct && *o.mattersPct <= 0.0))
-        throw WrongUse(said("cli.drift_bound_pct_matters"));
     return out;
 }
 
-/// For a reader who cannot ask back no pull or no shared range is an error.
 std::shared_ptr<const DayAnalysis> orThrow(std::shared_ptr<const DayAnalysis> analysis,
                                            const AnalysisSettings& settings) {
     const bool pairMissing = !settings.pairs.empty() && analysis->comparisons.size() < settings.pairs.size();
@@ -83,11 +67,6 @@ std::shared_ptr<const DayAnalysis> orThrow(std::shared_ptr<const DayAnalysis> an
         throw DataError(Problem::NothingToCompare, {why});
     }
     return analysis;
-}
-
-std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
-                                                  DayEngine& engine) {
-    return orThrow(engine.analyse(day, settings), settings);
 }
 
 void printText(const TestDay& day, const DayAnalysis& analysis) {
@@ -241,6 +220,39 @@ void runExport(const std::string& path, const std::string& target, const AirOpti
 
 } // namespace
 
+std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
+                                                  DayEngine& engine) {
+    return orThrow(engine.analyse(day, settings), settings);
+}
+
+void AnswerOptions::addTo(CLI::App& command) {
+    air.addTo(command, true);
+    command.add_option("--use", use, said("cli.what_the_builds_are"));
+    command.add_option("--drift-allowance", allowance)
+        ->check(CLI::IsMember({"cautious", "steady", "jumps"}))
+        ->capture_default_str();
+    command.add_option("--drift-bound-pct", bound, said("cli.drift_over_the_session"));
+    command.add_option("--matters-kw", mattersKw, said("cli.smallest_difference_that_matters"));
+    command.add_option("--matters-pct", mattersPct, said("cli.the_same_in_per"));
+}
+
+AnalysisSettings AnswerOptions::settings() const {
+    AnalysisSettings out;
+    out.reduce = air.settings();
+    out.drift.allowance = allowance == "steady"  ? DriftAllowance::Steady
+                          : allowance == "jumps" ? DriftAllowance::Jumps
+                                                 : DriftAllowance::Cautious;
+    out.drift.declaredBound_pct = bound;
+    if (!use.empty())
+        takeUse(use, out);
+    if (mattersKw)
+        out.matters_w = *mattersKw * 1000.0;
+    out.matters_pct = mattersPct;
+    if ((bound && *bound <= 0.0) || (mattersKw && *mattersKw <= 0.0) || (mattersPct && *mattersPct <= 0.0))
+        throw WrongUse(said("cli.drift_bound_pct_matters"));
+    return out;
+}
+
 void AirOptions::addTo(CLI::App& command, bool withGrid) {
     command.add_option("--standard", standard, said("cli.correction_standard"))->capture_default_str();
     command.add_option("--smoothing-rpm", smoothing_rpm, said("cli.width_of_the_local"))->capture_default_str();
@@ -269,17 +281,10 @@ void addAnalyse(CLI::App& app) {
     CLI::App* command = app.add_subcommand("analyse", said("cli.compare_the_builds_of"));
     command->add_option("day", o->day, said("cli.day_folder_day_json"));
     command->add_option("--batch", o->batch, said("cli.text_file_with_one"));
-    o->air.addTo(*command, true);
+    o->answer.addTo(*command);
     command->add_option("--band", o->bands, said("cli.low_high_in_rpm"));
     command->add_option("--from", o->from, said("cli.build_to_compare_from"));
     command->add_option("--to", o->to, said("cli.build_to_compare_to"));
-    command->add_option("--use", o->use, said("cli.what_the_builds_are"));
-    command->add_option("--drift-allowance", o->allowance)
-        ->check(CLI::IsMember({"cautious", "steady", "jumps"}))
-        ->capture_default_str();
-    command->add_option("--drift-bound-pct", o->bound, said("cli.drift_over_the_session"));
-    command->add_option("--matters-kw", o->mattersKw, said("cli.smallest_difference_that_matters"));
-    command->add_option("--matters-pct", o->mattersPct, said("cli.the_same_in_per"));
     command->add_flag("--json", o->json, said("cli.one_json_document_and"));
     command->add_flag("--json-lines", o->jsonLines, said("cli.one_json_line_a"));
     command->footer(said("cli.examples_analyse_day_json"));

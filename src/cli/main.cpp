@@ -45,6 +45,7 @@ int main(int argc, char** argv) {
     hillrun::cli::addWeather(app);
     hillrun::cli::addReduce(app);
     hillrun::cli::addAnalyse(app);
+    hillrun::cli::addCredit(app);
     hillrun::cli::addImport(app);
     hillrun::cli::addExport(app);
     hillrun::cli::addPlan(app);

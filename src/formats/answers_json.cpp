@@ -2,7 +2,9 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/answers_json.h"
 
+#include "core/units/log_percent.h"
 #include "core/weather/altitude.h"
+#include "formats/credit_json.h"
 
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
@@ -222,29 +224,20 @@ EngineForAir engineOfCase(ObjectReader& in) {
     return engine;
 }
 
-Json useJson(const Use& use) {
-    Json out = {{"from_rpm", use.range_rpm.low}, {"to_rpm", use.range_rpm.high}};
-    for (const RpmWeight& one : use.weights)
-        out["weights"].push_back({one.rpm, one.weight});
-    return out;
-}
-
-double percentOf(double log) { return 100.0 * std::expm1(log); }
-
 Json fieldJson(const Field& field) {
     Json out;
     out["use"] = useJson(field.use);
     out["builds"] = Json::array();
     for (const FieldBuild& build : field.builds)
         out["builds"].push_back({{"id", build.id},
-                                 {"score_pct", numberOrNull(percentOf(build.gain))},
-                                 {"low_pct", numberOrNull(percentOf(build.low))},
-                                 {"high_pct", numberOrNull(percentOf(build.high))},
+                                 {"score_pct", numberOrNull(percentOfLog(build.gain))},
+                                 {"low_pct", numberOrNull(percentOfLog(build.low))},
+                                 {"high_pct", numberOrNull(percentOfLog(build.high))},
                                  {"may_be_best", build.mayBeBest},
-                                 {"costs_at_most_pct", numberOrNull(percentOf(build.costsAtMost))},
+                                 {"costs_at_most_pct", numberOrNull(percentOfLog(build.costsAtMost))},
                                  {"chance_best", numberOrNull(build.chanceBest)},
                                  {"chance_within_quarter_pct", numberOrNull(build.chanceNearBest)},
-                                 {"shrunk_pct", numberOrNull(percentOf(build.shrunk))}});
+                                 {"shrunk_pct", numberOrNull(percentOfLog(build.shrunk))}});
     out["leads"] = Json::array();
     for (const LeadStretch& lead : field.leads)
         out["leads"].push_back(

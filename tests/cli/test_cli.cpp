@@ -481,3 +481,52 @@ TEST_CASE("reduce names the events of a pull") {
     CHECK(breakup);
     CHECK(run("reduce " + test::demoDay().string() + " --pull p01 --json").json()["events"].empty());
 }
+
+TEST_CASE("credit: what pipe and map give, in words and in JSON") {
+    const std::string day = "'" + test::latticeDay().string() + "'";
+    const Run said = run("credit " + day);
+    CHECK(said.status == 0);
+    CHECK(said.out.find("pipe and ignition map together: +") != std::string::npos);
+    CHECK(said.out.find("By fair share: pipe +") != std::string::npos);
+    const Json answer = run("credit " + day + " --json").json();
+    CHECK(answer["kind"] == "lattice");
+    CHECK(answer["base"] == "A");
+    CHECK(answer["full"] == "D");
+    CHECK(answer["part_sets"]["D"] == Json({"p1", "p2"}));
+    CHECK(answer["parts"][0]["cost"] == 480.0);
+    CHECK(answer["parts"][0]["mass_kg"] == -2.5);
+    CHECK(answer["use"]["from_rpm"] == 3500.0);
+    REQUIRE(answer["shares"].size() == 2);
+    double sum = 0.0;
+    for (const Json& share : answer["shares"]) {
+        sum += share["share_kw"].get<double>();
+        CHECK(share["low"].get<double>() < share["share_kw"].get<double>());
+        CHECK(share["label"] == "fair share");
+        CHECK(share["bound_factor"] == 0.0);
+        CHECK(share["share_kw_by_rpm"].size() == share["rpm"].size());
+        CHECK(share["simultaneous95"]["low"].size() == share["rpm"].size());
+    }
+    CHECK(sum == Approx(answer["total"]["delta_power_kw"].get<double>()).margin(1e-9));
+    CHECK(answer["steps"].size() == 4);
+    CHECK(answer["interactions"].size() == 1);
+    // What stands behind the day: together 1.0 to 2.0 % more than the sum, 1.6 % on average over the use.
+    CHECK(answer["interactions"][0]["low_pct"].get<double>() < 1.6);
+    CHECK(answer["interactions"][0]["high_pct"].get<double>() > 1.6);
+    // Per kilowatt: the cost over the interval's ends, never over the estimate.
+    const Json& pipe = answer["shares"][0];
+    CHECK(pipe["cost_per_kw"]["low"].get<double>() == Approx(480.0 / pipe["high"].get<double>()));
+    CHECK(pipe["cost_per_kw"]["high"].get<double>() == Approx(480.0 / pipe["low"].get<double>()));
+}
+
+TEST_CASE("credit says why a day gives no part its credit, and refuses what cannot be meant") {
+    const std::string runners = "'" + test::runnerDay().string() + "'";
+    CHECK(run("credit " + runners).out.find("the field tells which step is best") != std::string::npos);
+    CHECK(run("credit " + runners + " --json").json()["kind"] == "sweep");
+    const Json ladder = run("credit " + demo() + " --json").json(); // two builds: one part
+    CHECK(ladder["kind"] == "ladder");
+    CHECK(ladder["steps"].size() == 1);
+    CHECK(ladder["adds_up"].is_null());
+    CHECK(run("credit " + demo() + " --interaction-bound-pct 0").status == 2);
+    CHECK(run("credit " + demo() + " --use 9000:9500").status == 1); // no pull goes there
+    CHECK(run("credit").status == 2);
+}

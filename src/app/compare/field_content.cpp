@@ -4,6 +4,7 @@
 
 #include "app/compare/compare_content.h"
 #include "app/look/words.h"
+#include "core/units/log_percent.h"
 
 #include <algorithm>
 #include <cmath>
@@ -12,8 +13,6 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 namespace {
-
-double percentOf(double log) { return 100.0 * std::expm1(log); }
 
 const FieldBuild* findIn(const DayAnalysis& analysis, const std::string& build) {
     if (!analysis.field)
@@ -26,10 +25,10 @@ const FieldBuild* findIn(const DayAnalysis& analysis, const std::string& build) 
 QString gainText(const FieldBuild& build) {
     if (!std::isfinite(build.gain))
         return u"\u2013"_s;
-    const double half = (percentOf(build.high) - percentOf(build.low)) / 2.0;
+    const double half = (percentOfLog(build.high) - percentOfLog(build.low)) / 2.0;
     const int decimals = half < 0.1 ? 2 : 1;
     return u"%1 \u00B1 %2\u00A0%"_s.arg((build.gain < 0.0 ? u"\u2212"_s : u"+"_s) +
-                                            numberText(std::abs(percentOf(build.gain)), decimals),
+                                            numberText(std::abs(percentOfLog(build.gain)), decimals),
                                         numberText(half, decimals));
 }
 
@@ -219,12 +218,12 @@ QStringList fieldLines(const DayAnalysis& analysis, const std::string& build) {
     const Field& field = *analysis.field;
     if (build != field.base) {
         out << QObject::tr("%1 over %2 for the use").arg(gainText(*score), qs(field.base));
-        out << QObject::tr("%1 with the luck of the winner taken off").arg(percentText(percentOf(score->shrunk), 1));
+        out << QObject::tr("%1 with the luck of the winner taken off").arg(percentText(percentOfLog(score->shrunk), 1));
     }
     if (field.mayClaim()) {
         if (std::isfinite(score->costsAtMost) && score->costsAtMost > 0.0)
             out << QObject::tr("Taking it gives away %1\u00A0% at most")
-                       .arg(numberText(percentOf(score->costsAtMost), 1));
+                       .arg(numberText(percentOfLog(score->costsAtMost), 1));
         out << QObject::tr("Chance of being the best: %1\u00A0%").arg(numberText(100.0 * score->chanceBest, 0));
     }
     if (const Comparison* c = build == field.base ? nullptr : analysis.find(field.base, build))

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/best_of.h"
 
+#include "core/answer/number_draws.h"
 #include "core/units/nan.h"
 
 #include <algorithm>
@@ -14,41 +15,12 @@
 namespace hillrun {
 namespace {
 
-constexpr Eigen::Index kErrorDraws = 100000;
-constexpr Eigen::Index kScales = 1000;
 constexpr int kTruthDraws = 20000;
 constexpr double kNear = 0.0025;
 
 using Eigen::Index;
 using Eigen::MatrixXd;
 using Eigen::VectorXd;
-
-/// A matrix M with M M' = C, also of a C that is not of full rank.
-MatrixXd rootOf(const MatrixXd& c) {
-    const Eigen::SelfAdjointEigenSolver<MatrixXd> eigen(c);
-    return eigen.eigenvectors() * eigen.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
-}
-
-/// Errors of the builds' numbers in units of the estimated sd, draws x builds.
-Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers) {
-    boost::random::mt19937 generator(20260529);
-    boost::random::normal_distribution<float> normal;
-    std::vector<float> scales;
-    const boost::math::chi_squared chi(numbers.degreesOfFreedom);
-    for (Index s = 0; s < kScales; ++s)
-        scales.push_back(static_cast<float>(std::sqrt(
-            numbers.degreesOfFreedom / boost::math::quantile(chi, (static_cast<double>(s) + 0.5) / kScales))));
-    const Eigen::MatrixXf root = rootOf(numbers.weights * numbers.weights.transpose()).cast<float>();
-    Eigen::MatrixXf z(kErrorDraws, root.cols());
-    Eigen::VectorXf scale(kErrorDraws);
-    for (float& one : z.reshaped())
-        one = normal(generator);
-    for (Index d = 0; d < kErrorDraws; ++d) // equal chances in turn scatter less than draws
-        scale(d) = scales[static_cast<size_t>(d % kScales)];
-    Eigen::MatrixXf out = z * root.transpose();
-    out.array().colwise() *= scale.array();
-    return out;
-}
 
 /// 95 % point of the largest t of build i against all others; `twoSided` of its size.
 double criticalOf(const NumbersOfBuilds& numbers, const Eigen::MatrixXf& errors, Index i, bool twoSided) {

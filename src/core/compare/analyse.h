@@ -84,6 +84,9 @@ struct DayAnalysis {
     [[nodiscard]] std::vector<DayDoubt> doubtsAbout(const std::string& pull) const;
 };
 
+/// What the builds are wanted for, as far as the day says; else the range that all pulls share.
+Use useOfDay(const DayAnalysis& analysis);
+
 /// What every figure of the day rests on: "SAE J1349, boosted: full factor, at the wheel".
 Statement basisPhrase(const DayAnalysis& analysis);
 

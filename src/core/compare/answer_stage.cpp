@@ -111,13 +111,6 @@ JudgedContrasts judgePairs(const DayAnalysis& out, const PairInput& input, const
     return judgeContrasts(*out.model, asked, work.family, out.settings.drift, cache);
 }
 
-/// What the builds are wanted for, as far as the day says; else the range that all pulls share.
-Use useOfDay(const DayAnalysis& out) {
-    if (!out.settings.useWeights.empty())
-        return useOf(out.settings.useWeights);
-    return {out.settings.use_rpm.value_or(out.common_rpm), {}};
-}
-
 /// Every pair that the day can tell apart, worked once.
 std::vector<Comparison> workPairs(const DayAnalysis& out, const PairInput& input, const PairsToWork& work,
                                   const JudgedContrasts& judged, DrawCache& cache) {
@@ -170,6 +163,12 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
 }
 
 } // namespace
+
+Use useOfDay(const DayAnalysis& analysis) {
+    if (!analysis.settings.useWeights.empty())
+        return useOf(analysis.settings.useWeights);
+    return {analysis.settings.use_rpm.value_or(analysis.common_rpm), {}};
+}
 
 void checkSettings(const TestDay& day, const AnalysisSettings& settings) {
     for (const auto& [from, to] : settings.pairs) {

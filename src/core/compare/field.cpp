@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/field.h"
 
+#include "core/units/log_percent.h"
 #include "core/units/nan.h"
 
 #include <algorithm>
@@ -67,7 +68,7 @@ std::vector<LeadStretch> leadsOf(const DayModel& model, const std::vector<std::s
     return out;
 }
 
-Number percentOf(double log) { return decimals(100.0 * std::expm1(log), 1, "%"); }
+Number percentOf(double log) { return decimals(percentOfLog(log), 1, "%"); }
 
 std::vector<std::string> idsWhere(const Field& field, bool (*holds)(const FieldBuild&)) {
     std::vector<std::string> out;

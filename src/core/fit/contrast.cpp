@@ -325,6 +325,8 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
     const auto [standard, bound, covered] =
         differenceError(model, design, *a, sd, model.drift.allowanceSquared, drift, scaleOfDrift);
     out.standardError = standard;
+    out.bound = bound;
+    out.protectedFromDrift = covered || !scaleOfDrift;
     const boost::math::students_t t(out.degreesOfFreedom);
     out.half = boost::math::quantile(t, 0.975) * out.standardError + bound;
     out.half90 = boost::math::quantile(t, 0.95) * out.standardError + bound;

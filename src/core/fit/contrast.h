@@ -66,6 +66,8 @@ struct NumberEstimate {
     double half90 = 0.0; ///< 90 %
     double p = 1.0;
     int degreesOfFreedom = 0;
+    double bound = 0.0;             ///< of that, the declared bound
+    bool protectedFromDrift = true; ///< drift is covered, by the design alone
 };
 /// `values` has one entry a pull, NaN for pulls that have none; those are left out of this fit. `scaleOfDrift` false:
 /// a quantity that drift does not scale (a speed).

@@ -151,7 +151,7 @@ TEST_CASE("the best build is among those that may be best: builds that are sprea
 
 TEST_CASE("eight builds that are all alike: no gain is made of luck") {
     const Rates rates =
-        simulate(8, 400, [](int builds, Generator&) { return std::vector<double>(static_cast<size_t>(builds), 0.0); });
+        simulate(8, 4000, [](int builds, Generator&) { return std::vector<double>(static_cast<size_t>(builds), 0.0); });
     print("8 builds, all alike", rates);
     checkAlways(rates);
     CHECK(rates.size >= 7.0 * rates.days); // nearly all of them may be best

@@ -34,14 +34,20 @@ Json idsIn(PartSet set) {
 
 double kilowatts(const CreditAmount& amount, double log) { return amount.scale_w * log / 1000.0; }
 
-/// A number of two builds that differ by this part alone; nothing when none of them has it.
-template <class Member>
+/// By how much two builds differ that this part alone lies between; nothing when the builds do not say.
 std::optional<double> differenceOf(const Credit& credit, const std::vector<Build>& builds, size_t part,
-                                   Member Build::*member) {
+                                   std::optional<double> Build::*member) {
     for (const CreditStep& step : credit.steps)
         if (step.part == part && builds[step.from].*member && builds[step.to].*member)
             return *(builds[step.to].*member) - *(builds[step.from].*member);
     return std::nullopt;
+}
+
+std::string currencyOf(const std::vector<Build>& builds) {
+    for (const Build& build : builds)
+        if (!build.currency.empty())
+            return build.currency;
+    return {};
 }
 
 Json partsJson(const Credit& credit, const std::vector<Build>& builds) {
@@ -52,7 +58,7 @@ Json partsJson(const Credit& credit, const std::vector<Build>& builds) {
             one["changes"].push_back({{"part", change.part}, {"from", change.from}, {"to", change.to}});
         if (const auto cost = differenceOf(credit, builds, part, &Build::cost)) {
             one["cost"] = *cost;
-            one["currency"] = builds.back().currency;
+            one["currency"] = currencyOf(builds);
         }
         if (const auto mass = differenceOf(credit, builds, part, &Build::mass_kg))
             one["mass_kg"] = *mass;
@@ -148,10 +154,8 @@ Json addsUpJson(const Credit& credit) {
 
 Json fullJson(const Credit& credit, const std::vector<Build>& builds) {
     const PartSet full = (1U << credit.sets.parts.size()) - 1U;
-    for (size_t b = 0; b < builds.size() && full != 0U; ++b)
-        if (credit.sets.ofBuild[b] == full)
-            return builds[b].id;
-    return nullptr;
+    const auto build = full != 0U ? buildWith(credit.sets.ofBuild, full) : std::nullopt;
+    return build ? Json(builds[static_cast<size_t>(*build)].id) : Json(nullptr);
 }
 
 } // namespace

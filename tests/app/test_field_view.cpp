@@ -89,6 +89,18 @@ TEST_CASE("arrows walk every build of the ladder, the base too, and its curve co
     CHECK(walked == QStringList{u"A"_s, u"B"_s, u"C"_s, u"D"_s, u"E"_s, u"F"_s});
 }
 
+TEST_CASE("with the base chosen, a pair taken elsewhere chooses its build") {
+    OpenField w;
+    w.ladder().chooseSpoken(1);
+    for (int i = 1; i < w.ladder().spokenCount(); ++i)
+        if (w.ladder().spokenItem(i).startsWith(u"A:"_s))
+            w.ladder().chooseSpoken(i);
+    CHECK(w.board().content().series.back().label == u"A"_s);
+    w.window->selection().setPair("A", "E"); // as the day strip does
+    CHECK(w.board().content().series.back().label == u"E"_s);
+    CHECK(w.find<QLabel>("fieldName")->text().startsWith(u"E"_s));
+}
+
 TEST_CASE("the same walk with the keys of the board") {
     OpenField w;
     w.ladder().setFocus();
@@ -138,6 +150,10 @@ TEST_CASE("small boards: one for each build, all on one scale") {
     CHECK(boards[1]->content().series.size() == 2);
     QTest::keyClick(w.window.get(), Qt::Key_M);
     CHECK(w.board().isVisible());
+    QTest::keyClick(w.window.get(), Qt::Key_F); // from the pair M shows what it changes
+    QTest::keyClick(w.window.get(), Qt::Key_M);
+    CHECK(w.page().fieldShown());
+    CHECK(w.page().field().smallBoards());
 }
 
 TEST_CASE("the field goes to the clipboard as a table and as a picture") {

@@ -3,7 +3,8 @@
 
 // Which parts a day's builds tell apart, and what weights of the builds give each its credit.
 
-#include "core/answer/credit_weights.h"
+#include "core/compare/day_credit.h"
+#include "english.h"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -99,6 +100,9 @@ TEST_CASE("a number is read out of a setting's text, two are none") {
     CHECK(numberIn("160 mm") == 160.0);
     CHECK(numberIn("-1.5 deg") == -1.5);
     CHECK(numberIn("+2") == 2.0);
+    CHECK(numberIn("1,5 bar") == 1.5);
+    CHECK(numberIn("0.75") == 0.75);
+    CHECK_FALSE(numberIn("1,500 rpm")); // either
     CHECK_FALSE(numberIn("95/40"));
     CHECK_FALSE(numberIn("10-12"));
     CHECK_FALSE(numberIn("std"));
@@ -187,4 +191,29 @@ TEST_CASE("what was never run alone or apart has no share, no interaction, no su
     const auto share = shareWeights({0, 3, 5, 6}, 3, 0);
     REQUIRE(share);
     CHECK(share->ofBuild.isApprox(Eigen::Vector4d(-0.5, 0.5, 0.5, -0.5), 1e-6));
+}
+
+TEST_CASE("the sentence says of parts only what drift cannot explain") {
+    Credit credit;
+    credit.sets = partSetsOf({build("A", {}), build("B", {{"pipe", "big"}}), build("C", {{"map", "new"}}),
+                              build("D", {{"pipe", "big"}, {"map", "new"}})});
+    const CreditAmount two{0.02, 0.01, 0.03, 0.01, 100000.0, true, true};
+    CreditAmount open = two;
+    open.protectedFromDrift = open.mayClaim = false;
+    credit.total = CreditAmount{0.04, 0.03, 0.05, 0.001, 100000.0, true, true};
+    credit.shares.resize(2);
+    credit.shares[1].part = 1;
+    credit.shares[0].amount = credit.shares[1].amount = two;
+    const auto said = [&] { return test::inEnglish(creditSummary(credit)); };
+    CHECK(said() == "pipe and map together: +4.0 \u00B1 1.0 kW. By fair share: pipe +2.0 \u00B1 1.0 kW and map +2.0 "
+                    "\u00B1 1.0 kW.");
+    credit.shares[1].amount = open;
+    credit.protectedFromDrift = false;
+    CHECK(said() == "pipe and map together: +4.0 \u00B1 1.0 kW.");
+    credit.total->mayClaim = false;
+    CHECK(said().find("drift may explain all of it") != std::string::npos);
+    credit.shares[1].amount = two; // the total is open, the shares are not
+    CHECK(said() == "By fair share: pipe +2.0 \u00B1 1.0 kW and map +2.0 \u00B1 1.0 kW.");
+    credit.shares[0].boundFactor = 0.5;
+    CHECK(said().find("if parts that never ran together do not act on each other") != std::string::npos);
 }

@@ -6,6 +6,7 @@
 // Dunnett's two-sided 5 % points for ten degrees of freedom (Dunnett 1964), from memory.
 
 #include "core/answer/best_of.h"
+#include "made_up_day.h"
 
 #include <array>
 #include <catch2/catch.hpp>
@@ -15,7 +16,7 @@ using namespace hillrun;
 
 namespace {
 
-constexpr const char* kBuilds = "AAABBBCCCDDDEEEAAA";
+constexpr std::array kBuilds{0, 0, 0, 1, 1, 1, 2, 2, 2, 3, 3, 3, 4, 4, 4, 0, 0, 0};
 constexpr std::array kHours{0.0, 0.1, 0.2, 0.866667, 0.966667, 1.066667, 1.733333, 1.833333, 1.933333,
                             2.6, 2.7, 2.8, 3.466667, 3.566667, 3.666667, 4.333333, 4.433333, 4.533333};
 // clang-format off
@@ -40,19 +41,7 @@ constexpr double kPower_kw[18][23] = {
     {69.5125, 80.9051, 92.8472, 105.044, 114.746, 121.099, 126.242, 141.654, 160.824, 174.944, 188.045, 202.846, 219.26, 231.057, 239.851, 242.468, 245.167, 249.174, 248.865, 237.803, 229.804, 218.126, 204.703}};
 // clang-format on
 
-FitInput fiveBuilds() {
-    FitInput input;
-    input.builds = 5;
-    input.logPower.resize(18, 23);
-    for (int p = 0; p < 23; ++p)
-        input.rpm.push_back(2000.0 + 250.0 * p);
-    for (int i = 0; i < 18; ++i) {
-        input.pulls.push_back({kBuilds[i] - 'A', kHours[static_cast<size_t>(i)], i / 3});
-        for (int p = 0; p < 23; ++p)
-            input.logPower(i, p) = std::log(kPower_kw[i][p]);
-    }
-    return input;
-}
+FitInput fiveBuilds() { return test::madeUpDay(kBuilds, kHours, 3, kPower_kw); }
 
 /// Log of the mean power for a use around 5500 rpm, weighted by a bell of 700 rpm.
 Eigen::VectorXd scores(const FitInput& input) {

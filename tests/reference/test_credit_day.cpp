@@ -4,6 +4,7 @@
 // A made-up day of a base, two parts, both together and the return, and what an independent program (numpy) made of it.
 
 #include "core/answer/credit.h"
+#include "made_up_day.h"
 
 #include <array>
 #include <catch2/catch.hpp>
@@ -29,19 +30,7 @@ constexpr double kPower_kw[10][23] = {
     {70.9476, 81.9354, 93.2333, 105.233, 115.651, 122.308, 126.424, 141.659, 161.329, 176.994, 190.995, 202.949, 218.049, 230.015, 239.997, 244.576, 246.194, 250.482, 249.123, 240.934, 230.11, 216.596, 204.409}};
 // clang-format on
 
-FitInput twoByTwo() {
-    FitInput input;
-    input.builds = 4;
-    input.logPower.resize(10, 23);
-    for (int p = 0; p < 23; ++p)
-        input.rpm.push_back(2000.0 + 250.0 * p);
-    for (int i = 0; i < 10; ++i) {
-        input.pulls.push_back({kBuild[static_cast<size_t>(i)], kHours[static_cast<size_t>(i)], i / 2});
-        for (int p = 0; p < 23; ++p)
-            input.logPower(i, p) = std::log(1000.0 * kPower_kw[i][p]);
-    }
-    return input;
-}
+FitInput twoByTwo() { return test::madeUpDay(kBuild, kHours, 2, kPower_kw); }
 
 std::vector<Build> builds() {
     std::vector<Build> out(4);

@@ -44,7 +44,7 @@ void CompareActions::declare(const Workplace& at) {
                     .tip = tr("In the field: one board for all builds, or a small one for each"),
                     .scope = {"compare"},
                     .rule = [](const WindowState& s) { return s.pairShown; }},
-                   &at.actions, [page] { page().field().setSmallBoards(!page().field().smallBoards()); });
+                   &at.actions, [page] { page().toggleSmallBoards(); });
     at.actions.add({.id = "compare.whole_use",
                     .text = tr("Use the whole range"),
                     .tip = tr("The builds are wanted for all that every pull covers"),

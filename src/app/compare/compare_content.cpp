@@ -15,16 +15,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-std::vector<double> inUnits(const std::vector<double>& values_w, const std::vector<double>& rpm,
-                            const CompareView& view) {
-    std::vector<double> out;
-    for (size_t i = 0; i < values_w.size(); ++i)
-        out.push_back(view.quantity == Quantity::Power
-                          ? powerIn(view.units.power, values_w[i])
-                          : torqueIn(view.units.torque, values_w[i] / angularSpeed(rpm[i])));
-    return out;
-}
-
 QString unitText(const CompareView& view) {
     return QString::fromUtf8(view.quantity == Quantity::Power ? powerUnitText(view.units.power)
                                                               : torqueUnitText(view.units.torque));
@@ -60,9 +50,23 @@ double valueAt(const std::vector<double>& rpm, const std::vector<double>& values
 
 } // namespace
 
-std::optional<RpmRange> boardRange(const DayAnalysis& analysis, const CompareView& view) {
+std::vector<double> inUnits(const std::vector<double>& values_w, const std::vector<double>& rpm,
+                            const CompareView& view) {
+    std::vector<double> out;
+    for (size_t i = 0; i < values_w.size(); ++i)
+        out.push_back(view.quantity == Quantity::Power
+                          ? powerIn(view.units.power, values_w[i])
+                          : torqueIn(view.units.torque, values_w[i] / angularSpeed(rpm[i])));
+    return out;
+}
+
+QString quantityTitle(const DayAnalysis& analysis, const CompareView& view) {
+    return u"%1 %2, %3"_s.arg(quantityText(view), qs(placePhrase(analysis.place)), unitText(view));
+}
+
+std::optional<RpmRange> rangeOf(const DayAnalysis& analysis, const std::vector<std::string>& builds) {
     std::optional<RpmRange> out;
-    for (const std::string& id : {view.from, view.to}) {
+    for (const std::string& id : builds) {
         const BuildResult* build = analysis.findBuild(id);
         if (!build)
             continue;
@@ -76,6 +80,10 @@ std::optional<RpmRange> boardRange(const DayAnalysis& analysis, const CompareVie
         }
     }
     return out;
+}
+
+std::optional<RpmRange> boardRange(const DayAnalysis& analysis, const CompareView& view) {
+    return rangeOf(analysis, {view.from, view.to});
 }
 
 BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view,

@@ -23,6 +23,14 @@ struct CompareView {
     bool operator==(const CompareView&) const = default;
 };
 
+/// Powers (W) at these speeds as the quantity looked at, in its unit.
+std::vector<double> inUnits(const std::vector<double>& values_w, const std::vector<double>& rpm,
+                            const CompareView& view);
+/// "Power at the crank, kW"
+QString quantityTitle(const DayAnalysis& analysis, const CompareView& view);
+/// The speeds that one of these builds has.
+std::optional<RpmRange> rangeOf(const DayAnalysis& analysis, const std::vector<std::string>& builds);
+
 /// The builds' curves; others than the pair stay out of the picture.
 BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, const CompareView& view,
                            const Theme& theme);

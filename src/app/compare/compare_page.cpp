@@ -54,6 +54,15 @@ QColor markOf(const Comparison* c, const Theme& t) {
     return t.unresolved;
 }
 
+/// What is doubtful about the day, to stand in a line.
+QStringList doubtsOf(const DayAnalysis* analysis) {
+    QStringList out;
+    if (analysis)
+        for (const DayDoubt& doubt : analysis->doubts)
+            out << qs(doubt.text).remove(QRegularExpression(u"\\.$"_s));
+    return out;
+}
+
 } // namespace
 
 ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
@@ -311,10 +320,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         m_answer->setText(whyNoAnswer(analysis));
     m_offers->show(analysis, comparison);
     m_offers->setVisible(true);
-    QStringList cautions;
-    if (analysis)
-        for (const DayDoubt& doubt : analysis->doubts)
-            cautions << qs(doubt.text).remove(QRegularExpression(u"\\.$"_s));
+    QStringList cautions = doubtsOf(analysis);
     const std::string settle =
         comparison ? currentVoice().in(m_selection.units()).say(settleStatement(*comparison)) : std::string();
     m_settle->setText(qs(settle));
@@ -335,6 +341,11 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
             cautions << qs(note).remove(QRegularExpression(u"\\.$"_s));
     if (!m_document.isOpen())
         cautions << tr("Open a day folder or a package with Ctrl+O, or drop logger files on the window");
+    showCautions(cautions);
+}
+
+/// The first four in a line, all of them in the tooltip.
+void ComparePage::showCautions(const QStringList& cautions) {
     m_caution->setText(cautions.isEmpty() ? QString() : cautions.mid(0, 4).join(u" \u00B7 "_s) + u"."_s);
     m_caution->setToolTip(cautions.join(u"\n"_s));
 }
@@ -360,11 +371,9 @@ void ComparePage::refreshField() {
     if (any) {
         if (const QString use = useText(m_document.day(), *analysis); !use.isEmpty())
             cautions << use;
-        for (const DayDoubt& doubt : analysis->doubts)
-            cautions << qs(doubt.text).remove(QRegularExpression(u"\\.$"_s));
+        cautions << doubtsOf(analysis.get());
     }
-    m_caution->setText(cautions.isEmpty() ? QString() : cautions.mid(0, 4).join(u" \u00B7 "_s) + u"."_s);
-    m_caution->setToolTip(cautions.join(u"\n"_s));
+    showCautions(cautions);
     m_settle->hide();
     m_offers->hide();
     m_field->refresh();
@@ -413,6 +422,11 @@ void ComparePage::showField(bool on) {
     m_views->setCurrentIndex(on ? 1 : 0);
     m_other->setText(on ? tr("Pair") : tr("Field"));
     refresh();
+}
+
+void ComparePage::toggleSmallBoards() {
+    m_field->setSmallBoards(!fieldShown() || !m_field->smallBoards());
+    showField(true);
 }
 
 void ComparePage::recall(const SettingsStore& settings) {

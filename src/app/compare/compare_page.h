@@ -32,6 +32,8 @@ public:
     /// All builds held against each other, in place of the pair.
     void showField(bool on);
     [[nodiscard]] bool fieldShown() const { return m_views->currentIndex() == 1; }
+    /// The field's small boards, or back to the one for all; from the pair: the field with small boards.
+    void toggleSmallBoards();
     [[nodiscard]] FieldPane& field() { return *m_field; }
     [[nodiscard]] bool canCopy() const override;
     void copyTable() const override;
@@ -51,6 +53,7 @@ private:
     void refreshPair();
     void refreshField();
     void refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison);
+    void showCautions(const QStringList& cautions);
     [[nodiscard]] QString whyNoAnswer(const DayAnalysis* analysis) const;
     void refreshSide(const DayAnalysis* analysis, const Comparison* comparison);
     void refreshCursor();

@@ -2,7 +2,6 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/field_content.h"
 
-#include "app/compare/compare_content.h"
 #include "app/look/words.h"
 #include "core/units/log_percent.h"
 
@@ -22,14 +21,12 @@ const FieldBuild* findIn(const DayAnalysis& analysis, const std::string& build) 
     return at == builds.end() ? nullptr : &*at;
 }
 
+/// "+1.6 ± 0.5 %"
 QString gainText(const FieldBuild& build) {
     if (!std::isfinite(build.gain))
         return u"\u2013"_s;
     const double half = (percentOfLog(build.high) - percentOfLog(build.low)) / 2.0;
-    const int decimals = half < 0.1 ? 2 : 1;
-    return u"%1 \u00B1 %2\u00A0%"_s.arg((build.gain < 0.0 ? u"\u2212"_s : u"+"_s) +
-                                            numberText(std::abs(percentOfLog(build.gain)), decimals),
-                                        numberText(half, decimals));
+    return qs(currentVoice().interval(percentOfLog(build.gain), half, "%", true));
 }
 
 QString verdictOf(const Field& field, const FieldBuild& build) {
@@ -37,54 +34,26 @@ QString verdictOf(const Field& field, const FieldBuild& build) {
         return QObject::tr("cannot tell yet");
     if (!build.mayBeBest)
         return QObject::tr("not the best");
-    return build.costsAtMost > 0.0 || std::isnan(build.costsAtMost) ? QObject::tr("may be best")
-                                                                    : QObject::tr("the best");
+    return field.provenBest() ? QObject::tr("the best") : QObject::tr("may be best");
 }
 
-/// The fit's curve of a build in the unit shown.
-BoardSeries seriesOf(const TestDay& day, const DayAnalysis& analysis, const std::string& id, const FieldView& view,
+BoardSeries seriesOf(const TestDay& day, const DayAnalysis& analysis, const BuildResult& build, const CompareView& view,
                      const Theme& theme) {
-    BoardSeries out;
-    const BuildResult* build = analysis.findBuild(id);
-    if (!build)
-        return out;
-    for (size_t i = 0; i < analysis.rpm.size(); ++i) {
-        out.x.push_back(analysis.rpm[i]);
-        out.y.push_back(view.quantity == Quantity::Power
-                            ? powerIn(view.units.power, build->power_w[i])
-                            : torqueIn(view.units.torque, build->power_w[i] / angularSpeed(analysis.rpm[i])));
-    }
-    out.pen = theme.buildPen(buildNumber(day, id), 2.0);
-    out.label = qs(id);
-    return out;
+    return {analysis.rpm, inUnits(build.power_w, analysis.rpm, view), theme.buildPen(buildNumber(day, build.id), 2.0),
+            qs(build.id)};
 }
 
-QString titleOf(const DayAnalysis& analysis, const FieldView& view) {
-    const bool power = view.quantity == Quantity::Power;
-    return u"%1 %2, %3"_s.arg(
-        power ? QObject::tr("Power") : QObject::tr("Torque"), qs(placePhrase(analysis.place)),
-        QString::fromUtf8(power ? powerUnitText(view.units.power) : torqueUnitText(view.units.torque)));
-}
-
-/// From the lowest to the highest value of all builds, with some room: one scale for all small boards.
-std::optional<RpmRange> commonScale(const TestDay& day, const DayAnalysis& analysis, const FieldView& view,
-                                    const Theme& theme) {
+/// From the lowest to the highest value of all, with some room.
+std::optional<RpmRange> scaleOf(const std::vector<BoardSeries>& all) {
     std::optional<RpmRange> out;
-    for (const BuildResult& build : analysis.builds)
-        for (const double y : seriesOf(day, analysis, build.id, view, theme).y) {
-            if (!std::isfinite(y))
-                continue;
-            out = out ? RpmRange{std::min(out->low, y), std::max(out->high, y)} : RpmRange{y, y};
-        }
-    if (out)
-        out = RpmRange{out->low - 0.05 * (out->high - out->low), out->high + 0.05 * (out->high - out->low)};
-    return out;
-}
-
-std::string baseOf(const DayAnalysis& analysis) {
-    if (analysis.field)
-        return analysis.field->base;
-    return analysis.builds.empty() ? std::string() : analysis.builds.front().id;
+    for (const BoardSeries& series : all)
+        for (const double y : series.y)
+            if (std::isfinite(y))
+                out = out ? RpmRange{std::min(out->low, y), std::max(out->high, y)} : RpmRange{y, y};
+    if (!out)
+        return out;
+    const double room = 0.05 * (out->high - out->low);
+    return RpmRange{out->low - room, out->high + room};
 }
 
 } // namespace
@@ -104,7 +73,7 @@ std::vector<FieldRow> fieldRows(const TestDay& day, const DayAnalysis& analysis)
         row.base = build.id == analysis.field->base;
         row.gain = row.base ? QObject::tr("base") : gainText(build);
         row.verdict = verdictOf(*analysis.field, build);
-        row.mayBeBest = build.mayBeBest && analysis.field->mayClaim() && std::isfinite(build.gain);
+        row.mayBeBest = build.mayBeBest && analysis.field->mayClaim();
         if (const Comparison* c = row.base ? nullptr : analysis.find(analysis.field->base, build.id))
             row.regions = c->regions;
         out.push_back(std::move(row));
@@ -133,32 +102,24 @@ std::vector<LeadPart> leadParts(const TestDay& day, const DayAnalysis& analysis)
 }
 
 std::optional<RpmRange> fieldRange(const DayAnalysis& analysis) {
-    std::optional<RpmRange> out;
+    std::vector<std::string> ids;
     for (const BuildResult& build : analysis.builds)
-        for (size_t i = 0; i < analysis.rpm.size(); ++i) {
-            if (!std::isfinite(build.power_w[i]))
-                continue;
-            if (!out)
-                out = RpmRange{analysis.rpm[i], analysis.rpm[i]};
-            out->low = std::min(out->low, analysis.rpm[i]);
-            out->high = std::max(out->high, analysis.rpm[i]);
-        }
-    return out;
+        ids.push_back(build.id);
+    return rangeOf(analysis, ids);
 }
 
-BoardContent fieldCurves(const TestDay& day, const DayAnalysis& analysis, const FieldView& view, const Theme& theme) {
+BoardContent fieldCurves(const TestDay& day, const DayAnalysis& analysis, const CompareView& view, const Theme& theme) {
     BoardContent out;
-    out.title = titleOf(analysis, view);
+    out.title = quantityTitle(analysis, view);
     out.xTitle = u"rpm"_s;
     out.xRange = fieldRange(analysis);
-    const std::string base = baseOf(analysis);
     std::vector<BoardSeries> front;
     for (const BuildResult& build : analysis.builds) {
-        BoardSeries series = seriesOf(day, analysis, build.id, view, theme);
-        const bool chosen = build.id == view.chosen;
+        BoardSeries series = seriesOf(day, analysis, build, view, theme);
+        const bool chosen = build.id == view.to;
         if (chosen)
             series.pen.setWidthF(3.0);
-        else if (build.id != base)
+        else if (build.id != view.from)
             series.pen.setColor(theme.faded(series.pen.color(), 0.45));
         (chosen ? front : out.series).push_back(std::move(series));
     }
@@ -169,23 +130,26 @@ BoardContent fieldCurves(const TestDay& day, const DayAnalysis& analysis, const 
     return out;
 }
 
-BoardContent smallCurves(const TestDay& day, const DayAnalysis& analysis, const std::string& build,
-                         const FieldView& view, const Theme& theme) {
-    BoardContent out;
-    out.xRange = fieldRange(analysis);
-    const std::string base = baseOf(analysis);
-    const FieldBuild* score = findIn(analysis, build);
-    out.title = score && build != base ? u"%1  %2"_s.arg(qs(build), gainText(*score)) : qs(build);
-    out.yRange = commonScale(day, analysis, view, theme);
-    if (build != base) {
-        BoardSeries under = seriesOf(day, analysis, base, view, theme);
-        under.pen = QPen(theme.quietInk, 1.0);
-        under.label.clear();
-        out.series.push_back(std::move(under));
+std::vector<BoardContent> smallCurves(const TestDay& day, const DayAnalysis& analysis, const CompareView& view,
+                                      const Theme& theme) {
+    std::vector<BoardSeries> all;
+    for (const BuildResult& build : analysis.builds)
+        all.push_back(seriesOf(day, analysis, build, view, theme));
+    const auto base =
+        std::find_if(all.begin(), all.end(), [&](const BoardSeries& series) { return series.label == qs(view.from); });
+    std::vector<BoardContent> out;
+    for (const BoardSeries& series : all) {
+        BoardContent board;
+        board.xRange = fieldRange(analysis);
+        board.yRange = scaleOf(all);
+        const FieldBuild* score = findIn(analysis, series.label.toStdString());
+        const bool isBase = base != all.end() && series.label == base->label;
+        board.title = score && !isBase ? u"%1  %2"_s.arg(series.label, gainText(*score)) : series.label;
+        if (base != all.end() && !isBase)
+            board.series.push_back({base->x, base->y, QPen(theme.quietInk, 1.0), {}});
+        board.series.push_back({series.x, series.y, series.pen, {}});
+        out.push_back(std::move(board));
     }
-    BoardSeries own = seriesOf(day, analysis, build, view, theme);
-    own.label.clear();
-    out.series.push_back(std::move(own));
     return out;
 }
 

@@ -2,8 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/board/board.h"
-#include "core/compare/analyse.h"
+#include "app/compare/compare_content.h"
 
 #include <optional>
 #include <QStringList>
@@ -36,20 +35,13 @@ struct LeadPart {
 };
 std::vector<LeadPart> leadParts(const TestDay& day, const DayAnalysis& analysis);
 
-/// What is looked at.
-struct FieldView {
-    std::string chosen; ///< in front of the others
-    Quantity quantity = Quantity::Power;
-    DisplayUnits units;
-    bool operator==(const FieldView&) const = default;
-};
 /// The speeds that some build has.
 std::optional<RpmRange> fieldRange(const DayAnalysis& analysis);
-/// Every build's curve, the chosen one and the base in front.
-BoardContent fieldCurves(const TestDay& day, const DayAnalysis& analysis, const FieldView& view, const Theme& theme);
-/// One build over the base, for many small boards with the same axes.
-BoardContent smallCurves(const TestDay& day, const DayAnalysis& analysis, const std::string& build,
-                         const FieldView& view, const Theme& theme);
+/// Every build's curve; `view.from`, the base, and `view.to`, the chosen one, in front.
+BoardContent fieldCurves(const TestDay& day, const DayAnalysis& analysis, const CompareView& view, const Theme& theme);
+/// Each build over the base, in the day's order, all with the same axes.
+std::vector<BoardContent> smallCurves(const TestDay& day, const DayAnalysis& analysis, const CompareView& view,
+                                      const Theme& theme);
 
 /// The answer in a sentence or two; without a field why there is none and what to do.
 QString fieldText(const DayAnalysis& analysis);

@@ -3,7 +3,6 @@
 #include "app/compare/field_pane.h"
 
 #include "app/board/board_svg.h"
-#include "app/compare/compare_content.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
@@ -37,6 +36,8 @@ FieldPane::FieldPane(DayDocument& document, Selection& selection, Look& look, Ac
     m_boards->addWidget(m_small);
     column->addWidget(m_boards, 1);
     outer->addWidget(panel);
+    // The base can be chosen here too, which is no pair; whoever takes a pair elsewhere chooses its other build.
+    connect(&m_selection, &Selection::pairChanged, this, [this] { m_chosen = m_selection.to(); });
 }
 
 QWidget* FieldPane::makeTools(ActionRegistry& actions) {
@@ -50,15 +51,17 @@ QWidget* FieldPane::makeTools(ActionRegistry& actions) {
         m_selection.setQuantity(m_selection.quantity() == Quantity::Power ? Quantity::Torque : Quantity::Power);
     });
     row->addWidget(m_quantity);
-    for (const char* id : {"compare.small_boards", "compare.whole_use"}) {
+    const auto add = [&](const char* id) {
         auto* button = new QToolButton(tools);
         button->setObjectName(QString::fromLatin1(id));
         button->setDefaultAction(actions.get(id));
         button->setToolButtonStyle(Qt::ToolButtonTextOnly);
         button->setProperty("flat", true);
         row->addWidget(button);
-        m_whole = button;
-    }
+        return button;
+    };
+    add("compare.small_boards");
+    m_whole = add("compare.whole_use");
     m_hint = new ElidedLabel(tools);
     m_hint->setFullText(tr("drag across the curves: what the builds are wanted for"));
     m_hint->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -107,13 +110,17 @@ QWidget* FieldPane::makeOverlaid() {
     return overlaid;
 }
 
-FieldView FieldPane::view() const { return {m_chosen, m_selection.quantity(), m_selection.units()}; }
+CompareView FieldPane::view() const {
+    const auto analysis = m_document.analysis();
+    return {analysis && analysis->field ? analysis->field->base : m_selection.from(), m_chosen, m_selection.quantity(),
+            CurveSchool::Mean, m_selection.units()};
+}
 
 void FieldPane::setSmallBoards(bool on) {
-    m_smallShown = on;
     m_boards->setCurrentIndex(on ? 1 : 0);
     m_hint->setVisible(!on);
-    refresh();
+    if (isVisible())
+        refresh();
 }
 
 void FieldPane::nameUse(const std::optional<RpmRange>& use) {
@@ -145,9 +152,7 @@ void FieldPane::step(int by) {
 void FieldPane::refresh() {
     const auto analysis = m_document.analysis();
     const TestDay& day = m_document.day();
-    // The base is chosen here alone: as a pair it would be held against itself.
-    const bool baseChosen = analysis && analysis->field && m_chosen == analysis->field->base;
-    if (!baseChosen || m_selection.from() != m_chosen)
+    if (!findBuild(day, m_chosen))
         m_chosen = m_selection.to();
     m_quantity->setText(m_selection.quantity() == Quantity::Power ? tr("Power") : tr("Torque"));
     m_quantity->setToolTip(m_selection.quantity() == Quantity::Power ? tr("Show torque instead")
@@ -166,7 +171,7 @@ void FieldPane::refresh() {
                          m_chosen);
     m_ladder->setVisible(analysis->field.has_value());
     refreshSide(*analysis);
-    if (m_smallShown)
+    if (smallBoards())
         refreshSmall(*analysis);
     refreshCursor();
 }
@@ -193,22 +198,18 @@ void FieldPane::refreshSmall(const DayAnalysis& analysis) {
             m_smallBoards.push_back(board);
         }
     }
+    const std::vector<BoardContent> contents = smallCurves(m_document.day(), analysis, view(), m_look.theme());
     for (size_t i = 0; i < count; ++i)
-        m_smallBoards[i]->setContent(
-            smallCurves(m_document.day(), analysis, analysis.builds[i].id, view(), m_look.theme()));
+        m_smallBoards[i]->setContent(contents[i]);
 }
 
 void FieldPane::refreshCursor() {
     const auto analysis = m_document.analysis();
     const auto rpm = m_selection.cursor();
-    QString text;
-    if (analysis && rpm && analysis->field) {
-        const std::string& base = analysis->field->base;
-        text = cursorText(*analysis,
-                          {base, m_chosen == base ? std::string() : m_chosen, m_selection.quantity(), CurveSchool::Mean,
-                           m_selection.units()},
-                          *rpm);
-    }
+    CompareView now = view();
+    if (now.to == now.from)
+        now.to.clear(); // once is enough
+    const QString text = analysis && rpm ? cursorText(*analysis, now, *rpm) : QString();
     m_curves->setCursor(analysis ? rpm : std::nullopt, text);
     for (Board* board : m_smallBoards)
         board->setCursor(analysis ? rpm : std::nullopt, {});
@@ -225,7 +226,7 @@ CopiedTable FieldPane::table() const {
 }
 
 QByteArray FieldPane::drawing() const {
-    return m_smallShown ? boardsAsSvg({m_smallBoards.begin(), m_smallBoards.end()}) : boardsAsSvg({m_curves});
+    return smallBoards() ? boardsAsSvg({m_smallBoards.begin(), m_smallBoards.end()}) : boardsAsSvg({m_curves});
 }
 
 } // namespace hillrun

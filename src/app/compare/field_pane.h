@@ -26,7 +26,7 @@ public:
     void refresh();
     void refreshCursor();
     void setSmallBoards(bool on);
-    [[nodiscard]] bool smallBoards() const { return m_smallShown; }
+    [[nodiscard]] bool smallBoards() const { return m_boards->currentIndex() == 1; }
     void nameUse(const std::optional<RpmRange>& use); ///< undoable
     [[nodiscard]] CopiedTable table() const;
     [[nodiscard]] QByteArray drawing() const; ///< the boards as SVG
@@ -42,7 +42,8 @@ private:
     void refreshSide(const DayAnalysis& analysis);
     void choose(const std::string& build);
     void step(int by);
-    [[nodiscard]] FieldView view() const;
+    /// The base and the chosen build.
+    [[nodiscard]] CompareView view() const;
 
     DayDocument& m_document;
     Selection& m_selection;
@@ -60,7 +61,6 @@ private:
     QGridLayout* m_smallGrid = nullptr;
     std::vector<Board*> m_smallBoards;
     std::string m_chosen;
-    bool m_smallShown = false;
 };
 
 } // namespace hillrun

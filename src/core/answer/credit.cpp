@@ -5,6 +5,7 @@
 #include "core/answer/number_draws.h"
 #include "core/units/nan.h"
 
+#include <algorithm>
 #include <bit>
 #include <boost/math/distributions/students_t.hpp>
 #include <cmath>
@@ -31,12 +32,11 @@ public:
         addInteractions();
         addBeyondSum();
         addCurves();
-        for (const CreditShare& share : m_out.shares)
-            m_out.protectedFromDrift = m_out.protectedFromDrift && share.amount.protectedFromDrift;
-        for (const CreditStep& step : m_out.steps)
-            m_out.protectedFromDrift = m_out.protectedFromDrift && step.amount.protectedFromDrift;
-        for (const CreditInteraction& interaction : m_out.interactions)
-            m_out.protectedFromDrift = m_out.protectedFromDrift && interaction.amount.protectedFromDrift;
+        const auto all = [](const auto& items) {
+            return std::all_of(items.begin(), items.end(),
+                               [](const auto& item) { return item.amount.protectedFromDrift; });
+        };
+        m_out.protectedFromDrift = all(m_out.shares) && all(m_out.steps) && all(m_out.interactions);
     }
 
 private:
@@ -46,10 +46,8 @@ private:
 
     /// The fitted power of the build with these parts, W; NaN when it was not run.
     [[nodiscard]] double powerOf(PartSet set) const {
-        for (size_t b = 0; b < sets().size(); ++b)
-            if (sets()[b] == set)
-                return std::exp(m_numbers.number(static_cast<Index>(b)));
-        return kNaN;
+        const auto build = buildWith(sets(), set);
+        return build ? std::exp(m_numbers.number(*build)) : kNaN;
     }
     [[nodiscard]] double scaleBetween(PartSet from, PartSet to) const {
         const double a = powerOf(from);
@@ -62,7 +60,10 @@ private:
     /// `beyond`: to be added to the half width, log scale.
     [[nodiscard]] CreditAmount amountOf(const VectorXd& weights, double critical, double scale_w,
                                         double beyond = 0.0) const {
-        const auto found = estimateNumber(m_model, weights, m_values, m_settings.drift);
+        return amountFrom(estimateNumber(m_model, weights, m_values, m_settings.drift), critical, scale_w, beyond);
+    }
+    [[nodiscard]] CreditAmount amountFrom(const std::optional<NumberEstimate>& found, double critical, double scale_w,
+                                          double beyond = 0.0) const {
         CreditAmount out;
         if (!found) {
             out.log = out.low = out.high = out.p = kNaN;
@@ -157,9 +158,9 @@ private:
         const auto weights = beyondSumWeights(sets(), parts());
         if (!weights)
             return;
-        const CreditAmount gap = amountOf(*weights, ownCritical(), scaleBetween(0U, full()));
-        m_out.beyondSum = gap;
         const auto found = estimateNumber(m_model, *weights, m_values, m_settings.drift);
+        const CreditAmount gap = amountFrom(found, ownCritical(), scaleBetween(0U, full()));
+        m_out.beyondSum = gap;
         const double matters = std::log1p(m_settings.matters_pct.value_or(0.0) / 100.0);
         if (gap.proven())
             m_out.addsUp = gap.log > 0.0 ? AddsUp::More : AddsUp::Less;
@@ -187,13 +188,9 @@ private:
 
     [[nodiscard]] VectorXd scaleAlongRpm() const {
         const auto curveOf = [&](PartSet set) -> VectorXd {
-            VectorXd own = VectorXd::Zero(m_numbers.number.size());
-            for (size_t b = 0; b < sets().size(); ++b)
-                if (sets()[b] == set) {
-                    own(static_cast<Index>(b)) = 1.0;
-                    if (const auto curve = evaluate(m_model, own, m_settings.drift))
-                        return curve->delta.array().exp();
-                }
+            if (const auto build = buildWith(sets(), set))
+                if (const auto curve = evaluate(m_model, ownContrast(m_model, *build), m_settings.drift))
+                    return curve->delta.array().exp();
             return VectorXd::Constant(static_cast<Index>(m_model.input.rpm.size()), kNaN);
         };
         const VectorXd from = curveOf(0U);

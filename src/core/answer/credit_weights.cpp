@@ -17,11 +17,6 @@ constexpr double kMet = 1e-6;
 
 PartSet fullOf(size_t parts) { return (1U << parts) - 1U; }
 
-std::optional<Index> buildWith(const std::vector<PartSet>& sets, PartSet wanted) {
-    const auto at = std::find(sets.begin(), sets.end(), wanted);
-    return at == sets.end() ? std::nullopt : std::optional(static_cast<Index>(at - sets.begin()));
-}
-
 /// Adds `weight` to the build with this set; false when it was not run.
 bool add(const std::vector<PartSet>& sets, PartSet wanted, double weight, Eigen::VectorXd& to) {
     const auto build = buildWith(sets, wanted);
@@ -46,6 +41,11 @@ Eigen::MatrixXd holdsAll(const std::vector<PartSet>& sets, size_t parts) {
 }
 
 } // namespace
+
+std::optional<Index> buildWith(const std::vector<PartSet>& sets, PartSet wanted) {
+    const auto at = std::find(sets.begin(), sets.end(), wanted);
+    return at == sets.end() ? std::nullopt : std::optional(static_cast<Index>(at - sets.begin()));
+}
 
 // The smallest sum of squares of what unseen interactions may add: min |c - M'w|^2 over sets of two parts and more,
 // with every single part met.

@@ -12,6 +12,9 @@
 
 namespace hillrun {
 
+/// The build with exactly these parts.
+std::optional<Eigen::Index> buildWith(const std::vector<PartSet>& sets, PartSet wanted);
+
 /// A part's share of what all parts give together: its mean step over all orders of fitting them (Shapley 1953), as
 /// far as the builds that were run tell.
 struct ShareWeights {

@@ -4,9 +4,10 @@
 
 #include <algorithm>
 #include <bit>
-#include <cctype>
 #include <charconv>
+#include <iterator>
 #include <map>
+#include <regex>
 #include <set>
 
 namespace hillrun {
@@ -97,20 +98,21 @@ WhyNoCredit whyNot(const PartSets& found) {
 } // namespace
 
 std::optional<double> numberIn(const std::string& text) {
-    std::optional<double> out;
-    const char* const end = text.data() + text.size();
-    for (const char* at = text.data(); at < end; ++at) {
-        const bool sign = (*at == '-' || *at == '+') && at + 1 < end && std::isdigit(static_cast<unsigned char>(at[1]));
-        if (!sign && !std::isdigit(static_cast<unsigned char>(*at)))
-            continue;
-        if (out)
+    static const std::regex number("[+-]?[0-9]+([.,][0-9]+)?");
+    const auto begin = std::sregex_iterator(text.begin(), text.end(), number);
+    if (begin == std::sregex_iterator() || std::next(begin) != std::sregex_iterator())
+        return std::nullopt;
+    std::string found = begin->str();
+    const size_t comma = found.find(',');
+    if (comma != std::string::npos) {
+        if (found.size() == comma + 4)
             return std::nullopt;
-        double value = 0.0;
-        const auto read = std::from_chars(*at == '+' ? at + 1 : at, end, value, std::chars_format::fixed);
-        out = value;
-        at = read.ptr - 1;
+        found[comma] = '.';
     }
-    return out;
+    const size_t sign = found.front() == '+' ? 1 : 0;
+    double value = 0.0;
+    std::from_chars(found.data() + sign, found.data() + found.size(), value);
+    return value;
 }
 
 PartSets partSetsOf(const std::vector<Build>& builds) {

@@ -47,7 +47,8 @@ struct PartSets {
 /// The first of `builds` is the base.
 PartSets partSetsOf(const std::vector<Build>& builds);
 
-/// The number in a text such as "28°" or "160 mm"; nothing for none, or for more than one ("95/40").
+/// The number in a text such as "28°", "160 mm" or "1,5 bar"; nothing for none, for more than one ("95/40"), or for one
+/// whose comma may be either ("1,500").
 std::optional<double> numberIn(const std::string& text);
 
 } // namespace hillrun

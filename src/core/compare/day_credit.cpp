@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/day_credit.h"
 
-#include <cmath>
+#include <algorithm>
 
 namespace hillrun {
 namespace {
@@ -55,18 +55,11 @@ Statement beyondSum(const Credit& credit) {
     return {"credit.sum_open", {wattsOf(*credit.beyondSum, true)}};
 }
 
-/// "pipe +2.1 ± 0.5 kW", part by part.
-Several sharesOf(const Credit& credit) {
+/// "pipe +2.1 ± 0.5 kW", part by part; of shares or steps.
+template <class Item> Several itemsOf(const Credit& credit, const std::vector<Item>& items) {
     Several out;
-    for (const CreditShare& share : credit.shares)
-        out.items.push_back({"credit.item", {credit.sets.parts[share.part].name, wattsOf(share.amount, true)}});
-    return out;
-}
-
-Several stepsOf(const Credit& credit) {
-    Several out;
-    for (const CreditStep& step : credit.steps)
-        out.items.push_back({"credit.item", {credit.sets.parts[step.part].name, wattsOf(step.amount, true)}});
+    for (const Item& item : items)
+        out.items.push_back({"credit.item", {credit.sets.parts[item.part].name, wattsOf(item.amount, true)}});
     return out;
 }
 
@@ -88,27 +81,30 @@ std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysi
                     {analysis.settings.drift, analysis.settings.matters_pct, interactionBound_pct}, cache);
 }
 
+// Only what drift cannot explain is said.
 std::vector<Statement> creditSummary(const Credit& credit) {
     if (credit.shares.empty() && credit.steps.empty())
         return whyNoCredit(credit);
-    if (!credit.protectedFromDrift && !(credit.total && credit.total->mayClaim))
-        return {{"credit.drift_open"}};
-    std::vector<Statement> out;
-    if (credit.total && credit.sets.parts.size() == 1)
+    const auto mayClaim = [](const auto& items) {
+        return !items.empty() &&
+               std::all_of(items.begin(), items.end(), [](const auto& item) { return item.amount.mayClaim; });
+    };
+    const bool whole = credit.total && credit.total->mayClaim;
+    if (whole && credit.sets.parts.size() == 1)
         return {{"credit.one_part", {credit.sets.parts.front().name, wattsOf(*credit.total, true)}}};
-    if (credit.total)
+    std::vector<Statement> out;
+    if (whole)
         out.push_back({"credit.together", {namesOf(partNames(credit)), wattsOf(*credit.total, true)}});
-    if (credit.sets.kind == CreditKind::Ladder) {
-        out.push_back({"credit.steps", {stepsOf(credit)}});
-        return out;
-    }
-    if (credit.beyondSum)
+    if (credit.beyondSum && credit.beyondSum->mayClaim)
         out.push_back(beyondSum(credit));
-    const bool bounded = std::any_of(credit.shares.begin(), credit.shares.end(),
-                                     [](const CreditShare& share) { return share.boundFactor > 0.0; });
-    if (!credit.shares.empty())
-        out.push_back({bounded ? "credit.shares_if_nil" : "credit.shares", {sharesOf(credit)}});
-    return out;
+    if (credit.sets.kind == CreditKind::Ladder && mayClaim(credit.steps)) {
+        out.push_back({"credit.steps", {itemsOf(credit, credit.steps)}});
+    } else if (credit.sets.kind != CreditKind::Ladder && mayClaim(credit.shares)) {
+        const bool bounded = std::any_of(credit.shares.begin(), credit.shares.end(),
+                                         [](const CreditShare& share) { return share.boundFactor > 0.0; });
+        out.push_back({bounded ? "credit.shares_if_nil" : "credit.shares", {itemsOf(credit, credit.shares)}});
+    }
+    return out.empty() ? std::vector<Statement>{{"credit.drift_open"}} : out;
 }
 
 } // namespace hillrun

@@ -68,6 +68,7 @@ QWidget* FieldPane::makeTools(ActionRegistry& actions) {
     m_hint->setProperty("quiet", true);
     m_hint->setProperty("small", true);
     row->addWidget(m_hint, 1);
+    row->addStretch(); // where the hint is hidden
     return tools;
 }
 

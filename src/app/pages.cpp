@@ -4,6 +4,7 @@
 
 #include "app/check/check_actions.h"
 #include "app/compare/compare_actions.h"
+#include "app/credit/credit_actions.h"
 #include "app/prepare/prepare_actions.h"
 #include "app/pull/pull_actions.h"
 #include "app/report/report_actions.h"
@@ -12,7 +13,7 @@
 namespace hillrun {
 
 std::vector<PageSpec> everyPage() {
-    return {prepareSpec(), pullSpec(), checkSpec(), compareSpec(), reportSpec(), benchSpec()};
+    return {prepareSpec(), pullSpec(), checkSpec(), compareSpec(), creditSpec(), reportSpec(), benchSpec()};
 }
 
 } // namespace hillrun

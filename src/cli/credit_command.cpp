@@ -5,7 +5,9 @@
 #include "formats/credit_json.h"
 #include "formats/day_store.h"
 
+#include <algorithm>
 #include <fmt/format.h>
+#include <sstream>
 
 namespace hillrun::cli {
 namespace {
@@ -14,24 +16,55 @@ struct CreditOptions {
     std::string day;
     AnswerOptions answer;
     std::optional<double> interactionBound;
+    std::vector<std::string> partSets;
     bool json = false;
 };
 
+/// "pipe=jets,needle": the jets and the needle count with the pipe; "=oil": the oil does not count.
+void takePartSet(const std::string& text, const std::vector<Build>& builds, CreditNotes& notes) {
+    const size_t equals = text.find('=');
+    if (equals == std::string::npos)
+        throw WrongUse(said("cli.part_set", {text}));
+    const std::vector<std::string> known = partSetsOf(builds).differing;
+    const auto asSaid = [](std::string name) { // "ignition map" is "ignition_map"
+        std::replace(name.begin(), name.end(), '_', ' ');
+        return name;
+    };
+    const auto named = [&](const std::string& name) {
+        const auto at = std::find_if(known.begin(), known.end(),
+                                     [&](const std::string& one) { return asSaid(one) == asSaid(name); });
+        if (at == known.end())
+            throw WrongUse(said("cli.part_unknown", {name, namesOf(known)}));
+        return *at;
+    };
+    const std::string with = equals == 0 ? std::string() : named(text.substr(0, equals));
+    std::istringstream names(text.substr(equals + 1));
+    for (std::string name; std::getline(names, name, ',');)
+        notes.countsWith[named(name)] = with;
+}
+
 void runCredit(const CreditOptions& o) {
-    const AnalysisSettings settings = o.answer.settings();
+    AnalysisSettings settings = o.answer.settings();
+    settings.credit = true;
     if (o.interactionBound && !(*o.interactionBound > 0.0))
         throw WrongUse(said("cli.interaction_bound"));
-    const TestDay day = readDay(o.day);
+    TestDay day = readDay(o.day);
+    if (o.interactionBound)
+        day.credit.interactionBound_pct = o.interactionBound;
+    for (const std::string& partSet : o.partSets)
+        takePartSet(partSet, day.builds, day.credit);
     DayEngine engine;
     const auto analysis = analyseOrThrow(day, settingsFor(day, settings), engine);
-    DrawCache cache;
-    const auto credit = creditOfDay(day, *analysis, o.interactionBound, cache);
+    const auto& credit = analysis->credit;
     if (!credit)
         throw DataError(Problem::NothingToCompare, {Several{{{"credit.no_repeats"}}}});
     if (o.json)
-        fmt::print("{}\n", dumpJson(creditAnswer(*credit, fittedBuilds(day, *analysis), *analysis)));
-    else
+        fmt::print("{}\n", dumpJson(creditAnswer(*credit, day, *analysis)));
+    else {
         fmt::print("{}\n  {}\n", shownText(day.name), said(creditSummary(*credit)));
+        if (const auto advice = creditAdvice(*credit); !advice.empty())
+            fmt::print("  {}\n", said(advice));
+    }
 }
 
 } // namespace
@@ -42,6 +75,7 @@ void addCredit(CLI::App& app) {
     command->add_option("day", o->day, said("cli.day_folder_day_json"))->required();
     o->answer.addTo(*command);
     command->add_option("--interaction-bound-pct", o->interactionBound, said("cli.every_interaction_not_run"));
+    command->add_option("--part-set", o->partSets, said("cli.what_counts_as_one_part"))->allow_extra_args(false);
     command->add_flag("--json", o->json, said("cli.one_json_document_and"));
     command->footer(said("cli.examples_credit"));
     command->callback([o] { runCredit(*o); });

@@ -2,8 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/credit_json.h"
 
+#include "core/answer/part_facts.h"
 #include "core/units/log_percent.h"
 #include "core/weather/standards.h"
+#include "formats/json_writer.h"
 #include "words/voice.h"
 
 #include <algorithm>
@@ -12,6 +14,11 @@
 
 namespace hillrun {
 namespace {
+
+std::string unitText(const std::string& text) {
+    const size_t first = text.find_first_not_of(' ');
+    return first == std::string::npos ? std::string() : text.substr(first);
+}
 
 const char* kindName(CreditKind kind) {
     constexpr const char* names[] = {"none", "ladder", "lattice", "partial", "sweep"};
@@ -34,45 +41,39 @@ Json idsIn(PartSet set) {
 
 double kilowatts(const CreditAmount& amount, double log) { return amount.scale_w * log / 1000.0; }
 
-/// By how much two builds differ that this part alone lies between; nothing when the builds do not say.
-std::optional<double> differenceOf(const Credit& credit, const std::vector<Build>& builds, size_t part,
-                                   std::optional<double> Build::*member) {
-    for (const CreditStep& step : credit.steps)
-        if (step.part == part && builds[step.from].*member && builds[step.to].*member)
-            return *(builds[step.to].*member) - *(builds[step.from].*member);
-    return std::nullopt;
+/// What is known of a part; its credit is the fair share, or the step where there is none.
+PartFacts factsOf(const Credit& credit, const CreditShare* share, size_t part, const CreditNotes& notes) {
+    return factsOf(credit, notes, part, share ? share->amount : CreditAmount{});
 }
 
-std::string currencyOf(const std::vector<Build>& builds) {
-    for (const Build& build : builds)
-        if (!build.currency.empty())
-            return build.currency;
-    return {};
+const CreditShare* shareOf(const Credit& credit, size_t part) {
+    for (const CreditShare& share : credit.shares)
+        if (share.part == part)
+            return &share;
+    return nullptr;
 }
 
-Json partsJson(const Credit& credit, const std::vector<Build>& builds) {
+Json partsJson(const Credit& credit, const CreditNotes& notes) {
+    constexpr const char* verdicts[] = {"cannot_tell", "as_expected", "more", "less"};
     Json out = Json::array();
     for (size_t part = 0; part < credit.sets.parts.size(); ++part) {
+        const PartFacts facts = factsOf(credit, shareOf(credit, part), part, notes);
         Json one = {{"id", idOf(part)}, {"name", credit.sets.parts[part].name}, {"changes", Json::array()}};
-        for (const Change& change : credit.sets.parts[part].changes)
-            one["changes"].push_back({{"part", change.part}, {"from", change.from}, {"to", change.to}});
-        if (const auto cost = differenceOf(credit, builds, part, &Build::cost)) {
-            one["cost"] = *cost;
-            one["currency"] = currencyOf(builds);
+        for (const auto* changes : {&credit.sets.parts[part].changes, &credit.sets.parts[part].countedWith})
+            for (const Change& change : *changes)
+                one["changes"].push_back({{"part", change.part}, {"from", change.from}, {"to", change.to}});
+        if (facts.cost) {
+            one["cost"] = *facts.cost;
+            one["currency"] = currencyOf(credit.builds);
         }
-        if (const auto mass = differenceOf(credit, builds, part, &Build::mass_kg))
-            one["mass_kg"] = *mass;
+        putKnown(one, "mass_kg", facts.mass_kg);
+        if (facts.expected_w) {
+            one["expected_kw"] = {facts.expected_w->first / 1000.0, facts.expected_w->second / 1000.0};
+            one["expected_verdict"] = verdicts[static_cast<size_t>(facts.verdict)];
+        }
         out.push_back(one);
     }
     return out;
-}
-
-/// Never the cost over the estimate: c/high to c/low, and no upper end where nothing may have been gained.
-Json costPerKilowatt(double cost, const CreditAmount& amount) {
-    if (!(amount.high > 0.0) || !(cost > 0.0))
-        return nullptr;
-    return {{"low", cost / kilowatts(amount, amount.high)},
-            {"high", amount.low > 0.0 ? Json(cost / kilowatts(amount, amount.low)) : Json(nullptr)}};
 }
 
 Json amountJson(const CreditAmount& amount, const char* key) {
@@ -105,7 +106,7 @@ void addCurve(Json& out, const CreditCurve& curve, const std::vector<double>& rp
     out["family95"] = edges([&](Eigen::Index p) { return curve.family * error(p); });
 }
 
-Json shareJson(const Credit& credit, const CreditShare& share, const std::vector<Build>& builds,
+Json shareJson(const Credit& credit, const CreditShare& share, const CreditNotes& notes,
                const std::vector<double>& rpm) {
     Json out = amountJson(share.amount, "share_kw");
     out["part"] = idOf(share.part);
@@ -118,8 +119,9 @@ Json shareJson(const Credit& credit, const CreditShare& share, const std::vector
     out["label"] = Voice::forFiles().say(Statement{share.boundFactor <= 0.0 ? "credit.label_fair_share"
                                                    : bounded                ? "credit.label_within_bound"
                                                                             : "credit.label_if_nil"});
-    if (const auto cost = differenceOf(credit, builds, share.part, &Build::cost))
-        out["cost_per_kw"] = costPerKilowatt(*cost, share.amount);
+    if (const PartFacts facts = factsOf(credit, &share, share.part, notes); facts.leastPerWatt)
+        out["cost_per_kw"] = {{"low", 1000.0 * *facts.leastPerWatt},
+                              {"high", facts.mostPerWatt ? Json(1000.0 * *facts.mostPerWatt) : Json(nullptr)}};
     if (share.curve.curve.delta.size() > 0)
         addCurve(out, share.curve, rpm, "share_kw_by_rpm");
     return out;
@@ -152,6 +154,26 @@ Json addsUpJson(const Credit& credit) {
             {"verdict", addsUpName(credit.addsUp)}};
 }
 
+Json sweepJson(const SettingSweep& sweep) {
+    Json out = {{"setting", sweep.setting.name}, {"unit", unitText(sweep.setting.unit)}};
+    out["levels"] = out["gain_pct"] = out["costs_at_most_pct"] = out["best_by_rpm"] = Json::array();
+    for (const SweepLevel& level : sweep.levels) {
+        out["levels"].push_back(level.value);
+        out["gain_pct"].push_back(numberOrNull(percentOfLog(level.fitted)));
+        out["costs_at_most_pct"].push_back(numberOrNull(percentOfLog(level.costsAtMost)));
+    }
+    out["best"] = {{"value", sweep.best.named},
+                   {"low", sweep.best.low},
+                   {"high", sweep.best.high},
+                   {"at_low_end", sweep.best.atLowEnd},
+                   {"at_high_end", sweep.best.atHighEnd}};
+    for (const BestAtRpm& best : sweep.byRpm)
+        out["best_by_rpm"].push_back(
+            {{"rpm", best.rpm}, {"value", best.value}, {"low", best.low}, {"high", best.high}});
+    out["one_more_step_pct"] = sweep.oneMoreStep ? numberOrNull(percentOfLog(*sweep.oneMoreStep)) : Json(nullptr);
+    return out;
+}
+
 Json fullJson(const Credit& credit, const std::vector<Build>& builds) {
     const PartSet full = (1U << credit.sets.parts.size()) - 1U;
     const auto build = full != 0U ? buildWith(credit.sets.ofBuild, full) : std::nullopt;
@@ -167,7 +189,8 @@ Json useJson(const Use& use) {
     return out;
 }
 
-Json creditAnswer(const Credit& credit, const std::vector<Build>& builds, const DayAnalysis& analysis) {
+Json creditAnswer(const Credit& credit, const TestDay& day, const DayAnalysis& analysis) {
+    const std::vector<Build>& builds = credit.builds;
     Json out;
     out["standard"] = standardInfo(analysis.settings.reduce.standard).name;
     out["use"] = useJson(credit.use);
@@ -175,7 +198,7 @@ Json creditAnswer(const Credit& credit, const std::vector<Build>& builds, const 
     out["base"] = builds.front().id;
     out["full"] = fullJson(credit, builds);
     out["protected_from_drift"] = credit.protectedFromDrift;
-    out["parts"] = partsJson(credit, builds);
+    out["parts"] = partsJson(credit, day.credit);
     out["part_sets"] = Json::object();
     for (size_t b = 0; b < builds.size(); ++b)
         out["part_sets"][builds[b].id] = idsIn(credit.sets.ofBuild[b]);
@@ -186,11 +209,14 @@ Json creditAnswer(const Credit& credit, const std::vector<Build>& builds, const 
     for (const CreditStep& step : credit.steps)
         out["steps"].push_back(stepJson(step, builds));
     for (const CreditShare& share : credit.shares)
-        out["shares"].push_back(shareJson(credit, share, builds, analysis.rpm));
+        out["shares"].push_back(shareJson(credit, share, day.credit, analysis.rpm));
     for (const CreditInteraction& one : credit.interactions)
         out["interactions"].push_back(interactionJson(one));
     out["adds_up"] = addsUpJson(credit);
+    if (credit.sweep)
+        out["sweep"] = sweepJson(*credit.sweep);
     out["summary"] = Voice::forFiles().say(creditSummary(credit));
+    out["advice"] = Voice::forFiles().say(creditAdvice(credit));
     return out;
 }
 

@@ -7,8 +7,8 @@
 
 namespace hillrun {
 
-/// The answer of `hillrun-cli credit` (docs/formats.md). `builds` are those it was worked with, the base first.
-Json creditAnswer(const Credit& credit, const std::vector<Build>& builds, const DayAnalysis& analysis);
+/// The answer of `hillrun-cli credit` (docs/formats.md).
+Json creditAnswer(const Credit& credit, const TestDay& day, const DayAnalysis& analysis);
 
 /// "from_rpm", "to_rpm" and the weights, where there are any.
 Json useJson(const Use& use);

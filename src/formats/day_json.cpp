@@ -3,6 +3,7 @@
 #include "formats/day_json.h"
 
 #include "formats/article_json.h"
+#include "formats/credit_notes_json.h"
 #include "formats/json_writer.h"
 #include "formats/plan_json.h"
 #include "words/voice.h"
@@ -348,6 +349,7 @@ TestDay dayFromJson(std::string_view text, const std::string& file) {
     for (ObjectReader& one : in.objects("attachments"))
         day.attachments.push_back({one.requiredText("file"), lowerHex(one.text("sha256"))});
     readPlanned(day, in);
+    day.credit = readCreditNotes(in.object("credit"));
     day.unknownKeys = in.unknownKeys();
     checkIds(day, file);
     return day;
@@ -393,6 +395,8 @@ std::string dayToJson(const TestDay& day) {
     for (const Attachment& one : day.attachments)
         out["attachments"].push_back({{"file", one.file}, {"sha256", one.sha256}});
     addPlanned(out, day);
+    if (day.credit != CreditNotes{})
+        out["credit"] = creditNotesJson(day.credit);
     addUnknown(out, day.unknownKeys);
     return dumpJson(out, 2) + "\n";
 }

@@ -97,7 +97,7 @@ TEST_CASE("keys as elsewhere: redo, search, pages in turn, full screen, letters 
     press(Qt::Key_Y, Qt::ControlModifier);
     CHECK(w.window->document().day().note == "edited");
     press(Qt::Key_Tab, Qt::ControlModifier);
-    CHECK(w.window->pageShown() == "report");
+    CHECK(w.window->pageShown() == "credit");
     press(Qt::Key_Tab, Qt::ControlModifier | Qt::ShiftModifier);
     CHECK(w.window->pageShown() == "compare");
     press(Qt::Key_U, Qt::AltModifier);

@@ -486,7 +486,7 @@ TEST_CASE("credit: what pipe and map give, in words and in JSON") {
     const std::string day = "'" + test::latticeDay().string() + "'";
     const Run said = run("credit " + day);
     CHECK(said.status == 0);
-    CHECK(said.out.find("pipe and ignition map together: +") != std::string::npos);
+    CHECK(said.out.find("Pipe and ignition map together: +") != std::string::npos);
     CHECK(said.out.find("By fair share: pipe +") != std::string::npos);
     const Json answer = run("credit " + day + " --json").json();
     CHECK(answer["kind"] == "lattice");
@@ -520,8 +520,18 @@ TEST_CASE("credit: what pipe and map give, in words and in JSON") {
 
 TEST_CASE("credit says why a day gives no part its credit, and refuses what cannot be meant") {
     const std::string runners = "'" + test::runnerDay().string() + "'";
-    CHECK(run("credit " + runners).out.find("the field tells which step is best") != std::string::npos);
-    CHECK(run("credit " + runners + " --json").json()["kind"] == "sweep");
+    CHECK(run("credit " + runners).out.find("Inlet runners: 24") != std::string::npos);
+    const Json swept = run("credit " + runners + " --json").json();
+    CHECK(swept["kind"] == "sweep");
+    const Json& sweep = swept["sweep"];
+    CHECK(sweep["setting"] == "inlet runners");
+    CHECK(sweep["unit"] == "mm");
+    CHECK(sweep["levels"] == Json({160.0, 200.0, 240.0, 280.0, 320.0, 360.0}));
+    CHECK(sweep["costs_at_most_pct"].size() == 6);
+    CHECK(sweep["best"]["low"].get<double>() <= sweep["best"]["value"].get<double>());
+    CHECK(sweep["best"]["value"].get<double>() <= sweep["best"]["high"].get<double>());
+    // What stands behind the day: shorter runners are better the higher the speed.
+    CHECK(sweep["best_by_rpm"].back()["value"].get<double>() < sweep["best_by_rpm"][9]["value"].get<double>());
     const Json ladder = run("credit " + demo() + " --json").json(); // two builds: one part
     CHECK(ladder["kind"] == "ladder");
     CHECK(ladder["steps"].size() == 1);
@@ -529,4 +539,19 @@ TEST_CASE("credit says why a day gives no part its credit, and refuses what cann
     CHECK(run("credit " + demo() + " --interaction-bound-pct 0").status == 2);
     CHECK(run("credit " + demo() + " --use 9000:9500").status == 1); // no pull goes there
     CHECK(run("credit").status == 2);
+}
+
+TEST_CASE("credit: what counts as one part can be said, and what is not known is refused") {
+    const std::string day = "'" + test::latticeDay().string() + "'";
+    const Json together = run("credit " + day + " --part-set 'pipe=ignition map' --json").json();
+    CHECK(together["kind"] == "none"); // C then has no part of its own
+    CHECK(together["summary"].get<std::string>().find("nothing") != std::string::npos);
+    CHECK(run("credit " + day + " --part-set =ignition_map --json").json()["kind"] == "none"); // the same twice
+    for (const char* const wrong : {"pipe", "pipe=oil", "oil=pipe"}) {
+        const Run refused = run("credit " + day + " --part-set " + wrong);
+        CHECK(refused.status == 2);
+        CHECK(refused.error.find(std::string(wrong) == "pipe" ? "PART=OTHER" : "oil: the builds do not differ") !=
+              std::string::npos);
+    }
+    CHECK(run("credit " + day + " --json").json()["advice"] == "");
 }

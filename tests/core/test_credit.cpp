@@ -3,6 +3,7 @@
 
 // Which parts a day's builds tell apart, and what weights of the builds give each its credit.
 
+#include "core/answer/part_facts.h"
 #include "core/compare/day_credit.h"
 #include "english.h"
 
@@ -205,15 +206,139 @@ TEST_CASE("the sentence says of parts only what drift cannot explain") {
     credit.shares[1].part = 1;
     credit.shares[0].amount = credit.shares[1].amount = two;
     const auto said = [&] { return test::inEnglish(creditSummary(credit)); };
-    CHECK(said() == "pipe and map together: +4.0 \u00B1 1.0 kW. By fair share: pipe +2.0 \u00B1 1.0 kW and map +2.0 "
+    CHECK(said() == "Pipe and map together: +4.0 \u00B1 1.0 kW. By fair share: pipe +2.0 \u00B1 1.0 kW and map +2.0 "
                     "\u00B1 1.0 kW.");
     credit.shares[1].amount = open;
     credit.protectedFromDrift = false;
-    CHECK(said() == "pipe and map together: +4.0 \u00B1 1.0 kW.");
+    CHECK(said() == "Pipe and map together: +4.0 \u00B1 1.0 kW.");
     credit.total->mayClaim = false;
     CHECK(said().find("drift may explain all of it") != std::string::npos);
     credit.shares[1].amount = two; // the total is open, the shares are not
     CHECK(said() == "By fair share: pipe +2.0 \u00B1 1.0 kW and map +2.0 \u00B1 1.0 kW.");
     credit.shares[0].boundFactor = 0.5;
     CHECK(said().find("if parts that never ran together do not act on each other") != std::string::npos);
+}
+
+TEST_CASE("what somebody says counts with another part, or not at all, decides the parts") {
+    const std::vector<Build> builds{build("A", {{"pipe", "std"}, {"jets", "110"}, {"oil", "old"}}),
+                                    build("B", {{"pipe", "big"}, {"jets", "115"}, {"oil", "old"}}),
+                                    build("C", {{"pipe", "std"}, {"jets", "120"}, {"oil", "new"}, {"head", "2"}}),
+                                    build("D", {{"pipe", "big"}, {"jets", "125"}, {"oil", "new"}, {"head", "2"}})};
+    CHECK(partSetsOf(builds).why == WhyNoCredit::Alternatives); // four jets
+    CHECK(partSetsOf(builds).differing == std::vector<std::string>{"pipe", "jets", "oil", "head"});
+    CreditNotes notes;
+    notes.countsWith = {{"jets", "pipe"}, {"oil", ""}};
+    const PartSets found = partSetsOf(builds, notes);
+    CHECK(found.kind == CreditKind::Lattice);
+    REQUIRE(found.parts.size() == 2);
+    CHECK(found.parts[0].name == "pipe + jets");
+    CHECK(found.parts[0].changes == std::vector<Change>{{"pipe", "std", "big"}});
+    CHECK(found.parts[0].countedWith.size() == 3); // as it was in each build
+    CHECK(found.parts[1].name == "head");
+    CHECK(found.ofBuild == std::vector<PartSet>{0, 1, 2, 3});
+    CHECK(found.differing.size() == 4);
+}
+
+TEST_CASE("what is left after the uncounted may be a sweep, or nothing") {
+    std::vector<Build> builds;
+    for (const char* const degrees : {"24", "26", "28"})
+        builds.push_back(build(std::string(1, static_cast<char>('A' + builds.size())),
+                               {{"plug", "p" + std::to_string(builds.size())}}, {{"timing", degrees}}));
+    CreditNotes notes;
+    notes.countsWith = {{"plug", ""}};
+    const PartSets found = partSetsOf(builds, notes);
+    CHECK(found.kind == CreditKind::Sweep);
+    REQUIRE(found.sweep);
+    CHECK(found.sweep->name == "timing");
+    CHECK(found.sweep->unit.empty());
+    CHECK(found.sweep->ofBuild == std::vector<double>{24.0, 26.0, 28.0});
+    notes.countsWith["timing"] = "";
+    CHECK(partSetsOf(builds, notes).why == WhyNoCredit::NothingNoted);
+}
+
+TEST_CASE("the unit of a sweep is what every build writes after its number") {
+    const auto unitOf = [](const char* a, const char* b, const char* c) {
+        return partSetsOf({build("A", {{"runner", a}}), build("B", {{"runner", b}}), build("C", {{"runner", c}})})
+            .sweep->unit;
+    };
+    CHECK(unitOf("160 mm", "200 mm", "240 mm") == " mm");
+    CHECK(unitOf("24\u00b0", "26\u00b0", "28\u00b0") == "\u00b0");
+    CHECK(unitOf("160 mm", "200", "240 mm").empty());
+}
+
+TEST_CASE("the set to be run next is all together, then each alone, then the smallest") {
+    CHECK(tellingNext({0, 1, 2}, 2) == PartSet{3});
+    CHECK(tellingNext({0, 1, 7}, 3) == PartSet{2});
+    CHECK(tellingNext({0, 1, 2, 4, 7}, 3) == PartSet{3});
+    CHECK_FALSE(tellingNext(everySet(3), 3));
+}
+
+TEST_CASE("advice: the hole to be closed, the base again, what was never run apart") {
+    Credit credit;
+    credit.builds = {build("A", {})};
+    credit.sets = partSetsOf({build("A", {}), build("B", {{"pipe", "1"}}), build("C", {{"box", "1"}, {"jets", "1"}})});
+    CHECK(test::inEnglish(creditAdvice(credit)) ==
+          "box and jets were never run apart: they count as one part. Not run yet: pipe and box + jets. It would tell "
+          "most next; then the base again.");
+    credit.sets = partSetsOf({build("A", {}), build("B", {{"pipe", "1"}})});
+    CHECK(creditAdvice(credit).empty());
+    credit.protectedFromDrift = false;
+    CHECK(test::inEnglish(creditAdvice(credit)) == "Run A again at the end, so that drift can be told from the parts.");
+}
+
+TEST_CASE("what was expected is held against what was found") {
+    using V = ExpectedVerdict;
+    // t(10, 0.975) = 2.228, t(10, 0.95) = 1.812 (Student's table)
+    CHECK(verdictOn({2.0, 2.0}, 4.3, 1.0, 10) == V::More); // 2.3 apart
+    CHECK(verdictOn({2.0, 2.0}, 4.2, 1.0, 10) == V::Open); // 2.2 apart
+    CHECK(verdictOn({2.0, 2.0}, -0.3, 1.0, 10) == V::Less);
+    CHECK(verdictOn({2.0, 2.0}, 2.0, 1.0, 10) == V::Open);       // one number is never hit
+    CHECK(verdictOn({0.0, 4.0}, 2.0, 1.0, 10) == V::AsExpected); // 2 +- 1.81
+    CHECK(verdictOn({0.3, 3.7}, 2.0, 1.0, 10) == V::Open);
+    CHECK(verdictOn({0.0, 4.0}, 2.0, 0.0, 10) == V::Open);
+    // sd of the expectation 1, of the estimate 1: 10 * 2^2 = 40 degrees of freedom, t = 2.021, limit 2.858
+    CHECK(verdictOn({2.0 - 1.959964, 2.0 + 1.959964}, 4.87, 1.0, 10) == V::More);
+    CHECK(verdictOn({2.0 - 1.959964, 2.0 + 1.959964}, 4.84, 1.0, 10) == V::Open);
+}
+
+TEST_CASE("a part's price is that of its interval, never of its estimate") {
+    Credit credit;
+    credit.degreesOfFreedom = 10;
+    std::vector<Build> builds{build("A", {}), build("B", {{"pipe", "1"}})};
+    builds[0].cost = 100.0;
+    builds[1].cost = 1000.0;
+    builds[1].currency = "EUR";
+    builds[0].mass_kg = 5.0;
+    builds[1].mass_kg = 3.5;
+    credit.builds = builds;
+    credit.sets = partSetsOf(builds);
+    CreditAmount gain;
+    gain.log = 0.03;
+    gain.low = 0.01;
+    gain.high = 0.05;
+    gain.scale_w = 60000.0;
+    gain.standardError = 0.009;
+    credit.steps = {{0, 1, 0, gain}};
+    PartFacts facts = factsOf(credit, {}, 0, gain);
+    CHECK(facts.cost == 900.0);
+    CHECK(facts.mass_kg == -1.5);
+    CHECK(facts.leastPerWatt.value() == Approx(900.0 / 3000.0));
+    CHECK(facts.mostPerWatt.value() == Approx(900.0 / 600.0));
+    CHECK(currencyOf(builds) == "EUR");
+    CreditNotes notes;
+    notes.parts["pipe"].cost = 600.0;
+    notes.parts["pipe"].expected_w = {3500.0, 4000.0};
+    gain.low = -0.01;
+    facts = factsOf(credit, notes, 0, gain);
+    CHECK(facts.cost == 600.0);
+    CHECK(facts.leastPerWatt.value() == Approx(600.0 / 3000.0));
+    CHECK_FALSE(facts.mostPerWatt);                // perhaps nothing
+    CHECK(facts.verdict == ExpectedVerdict::Less); // 1.8 against 3.75 +- .25, se .54
+    gain.high = -0.001;
+    CHECK_FALSE(factsOf(credit, notes, 0, gain).leastPerWatt);
+    gain.high = 0.05;
+    gain.mayClaim = false;
+    facts = factsOf(credit, notes, 0, gain);
+    CHECK_FALSE(facts.leastPerWatt);
+    CHECK(facts.verdict == ExpectedVerdict::Open);
 }

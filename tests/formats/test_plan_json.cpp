@@ -151,3 +151,23 @@ TEST_CASE("register maps are read, written and checked") {
               .find("scale") != std::string::npos);
     CHECK(message(R"({"format": "no"})").find("hill-run-registers") != std::string::npos);
 }
+
+TEST_CASE("what somebody knows of parts is kept with the day, and read strictly") {
+    TestDay day = plannedDay();
+    day.credit.countsWith = {{"jets", "pipe"}, {"oil", ""}};
+    day.credit.interactionBound_pct = 1.5;
+    day.credit.parts["pipe"] = {900.0, -2.5, std::pair(2000.0, 3000.0), true, R"({"seen":1})"};
+    day.credit.parts["head"].cost = 0.0;
+    CHECK(dayFromJson(dayToJson(day), "day.json").credit == day.credit);
+    day.credit = {};
+    CHECK(dayToJson(day).find("\"credit\"") == std::string::npos);
+    const auto message = [](const std::string& credit) {
+        return test::messageOf([&] {
+            (void)dayFromJson(R"({"format": "hill-run-day", "version": 1, "credit": )" + credit + "}", "day.json");
+        });
+    };
+    CHECK(message(R"({"interaction_bound_pct": 0})").find("credit.interaction_bound_pct") != std::string::npos);
+    CHECK(message(R"({"parts": [{"cost": 3}]})").find("part") != std::string::npos);
+    CHECK(message(R"({"parts": [{"part": "x", "expected_kw": [3, 2]}]})").find("the lower first") != std::string::npos);
+    CHECK(message(R"({"parts": [{"part": "x", "expected_kw": [3]}]})").find("expected_kw") != std::string::npos);
+}

@@ -142,7 +142,9 @@ TEST_CASE("a ladder's steps add up to its total, and a declared bound widens wha
     REQUIRE(plain->shares.size() == 2);
     CHECK(plain->shares[0].boundFactor == Approx(0.5).margin(1e-6));
     CHECK_FALSE(plain->shares[1].alone);
-    const auto declared = creditOf(model, three, kWhole, {{}, {}, 1.0}, cache);
+    CreditSettings bounded;
+    bounded.notes.interactionBound_pct = 1.0;
+    const auto declared = creditOf(model, three, kWhole, bounded, cache);
     REQUIRE(declared);
     CHECK(declared->shares[0].amount.high - plain->shares[0].amount.high == Approx(0.005).margin(1e-9));
     CHECK(declared->total->high == Approx(plain->total->high).margin(1e-12));

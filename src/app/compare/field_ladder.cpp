@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/field_ladder.h"
 
-#include "app/compare/gain_ribbon.h"
+#include "app/board/gain_ribbon.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/compare/sentence.h"

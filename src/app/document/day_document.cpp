@@ -199,6 +199,14 @@ void DayDocument::setSettings(const AnalysisSettings& settings) {
     ask();
 }
 
+void DayDocument::wantCredit(bool on) {
+    if (on == m_settings.credit)
+        return;
+    m_settings.credit = on;
+    if (on && (isBusy() || (m_analysis && !m_analysis->settings.credit)))
+        ask();
+}
+
 void DayDocument::setState(TestDay state) {
     m_state = std::move(state);
     m_day = m_state;

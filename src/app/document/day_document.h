@@ -60,6 +60,8 @@ public:
     bool edit(const QString& what, const std::function<void(TestDay&)>& change, const QString& together = {});
     /// What the user wants to see; not an edit of the day.
     void setSettings(const AnalysisSettings& settings);
+    /// Whether what each part gives is worked out with every answer: while somebody looks at it.
+    void wantCredit(bool on);
 
     /// Writes to where the day came from, or to `target`; the day then lives there. Returns what could not be taken
     /// along. Throws DataError (CannotWrite, PlaceGone, DayInUse, DayTakenOver, ChangedOnDisk, AnotherDayThere).

@@ -14,7 +14,7 @@ namespace hillrun {
 namespace {
 
 constexpr const char* kOrder[] = {"start",  "prepare", "pull",   "check",   "compare",
-                                  "report", "bench",   "import", "numbers", "files"};
+                                  "credit", "report", "bench",   "import", "numbers", "files"};
 
 /// Beside an installed program, else in the tree that was built.
 QString folderOf(Language language) {

@@ -140,6 +140,37 @@
     </message>
 </context>
 <context>
+    <name>CreditActions</name>
+    <message>
+        <source>Each step between two builds that were run</source>
+        <translation>Jede Stufe zwischen zwei Ständen, die gefahren wurden</translation>
+    </message>
+    <message>
+        <source>Each part on the base alone</source>
+        <translation>Jedes Teil allein auf der Basis</translation>
+    </message>
+    <message>
+        <source>Each part on all the others</source>
+        <translation>Jedes Teil auf allen anderen</translation>
+    </message>
+    <message>
+        <source>Each part&apos;s mean step over all orders of fitting them: these add up to the whole</source>
+        <translation>Der mittlere Schritt jedes Teils über alle Reihenfolgen des Anbaus: diese ergeben zusammen das Ganze</translation>
+    </message>
+    <message>
+        <source>The part to look at</source>
+        <translation>Das Teil, das angesehen wird</translation>
+    </message>
+    <message>
+        <source>Credit</source>
+        <translation>Anteile</translation>
+    </message>
+    <message>
+        <source>What each part gives</source>
+        <translation>Was jedes Teil bringt</translation>
+    </message>
+</context>
+<context>
     <name>Link</name>
     <message>
         <source>Telemetry, TCP</source>
@@ -1219,6 +1250,118 @@
     <message>
         <source>The field holds three builds and more against each other. Builds with pulls in use here: %1.</source>
         <translation>Das Feld stellt drei Stände und mehr gegeneinander. Stände mit gültigen Läufen hier: %1.</translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation>%1 bis %2</translation>
+    </message>
+    <message>
+        <source>%1 at least</source>
+        <translation>mindestens %1</translation>
+    </message>
+    <message>
+        <source>expected %1: as expected</source>
+        <translation>erwartet %1: wie erwartet</translation>
+    </message>
+    <message>
+        <source>expected %1: it is more</source>
+        <translation>erwartet %1: es ist mehr</translation>
+    </message>
+    <message>
+        <source>expected %1: it is less</source>
+        <translation>erwartet %1: es ist weniger</translation>
+    </message>
+    <message>
+        <source>expected %1: cannot tell yet</source>
+        <translation>erwartet %1: noch nicht zu sagen</translation>
+    </message>
+    <message>
+        <source>as run</source>
+        <translation>wie gefahren</translation>
+    </message>
+    <message>
+        <source>alone</source>
+        <translation>allein</translation>
+    </message>
+    <message>
+        <source>on top of all</source>
+        <translation>auf allem</translation>
+    </message>
+    <message>
+        <source>fair share</source>
+        <translation>gerechter Anteil</translation>
+    </message>
+    <message>
+        <source>together</source>
+        <translation>zusammen</translation>
+    </message>
+    <message>
+        <source>%1&#xa0;% of the whole</source>
+        <translation>%1&#xa0;% vom Ganzen</translation>
+    </message>
+    <message>
+        <source>gives away %1&#xa0;% at most</source>
+        <translation>verschenkt höchstens %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>%1, %2: gain by speed, %3 %4</source>
+        <translation>%1, %2: Gewinn nach Drehzahl, %3 %4</translation>
+    </message>
+    <message>
+        <source>%1: gain for the use over %2, % · band: 95&#xa0;%</source>
+        <translation>%1: Gewinn für die Nutzung über %2, % · Band: 95&#xa0;%</translation>
+    </message>
+    <message>
+        <source>the best lies here</source>
+        <translation>hier liegt das Beste</translation>
+    </message>
+    <message>
+        <source>Best %1 by speed%2 · band: 95&#xa0;% at each speed</source>
+        <translation>Bestes nach Drehzahl: %1%2 · Band: 95&#xa0;% bei jeder Drehzahl</translation>
+    </message>
+    <message>
+        <source>Working the day out …</source>
+        <translation>Der Tag wird ausgewertet …</translation>
+    </message>
+    <message>
+        <source>Nothing to give credit for yet: %1.</source>
+        <translation>Noch nichts zuzuschreiben: %1.</translation>
+    </message>
+    <message>
+        <source>%1, chosen after looking</source>
+        <translation>%1, nach dem Hinsehen gewählt</translation>
+    </message>
+    <message>
+        <source>fair shares within the declared bound of %1&#xa0;%</source>
+        <translation>gerechte Anteile innerhalb der erklärten Grenze von %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>fair shares only if interactions that were not run are nil</source>
+        <translation>gerechte Anteile nur, wenn nicht gefahrene Wechselwirkungen null sind</translation>
+    </message>
+    <message>
+        <source>From %1 to %2 it gives away no more than 0.5&#xa0;%</source>
+        <translation>Von %1 bis %2 verschenkt es nicht mehr als 0,5&#xa0;%</translation>
+    </message>
+    <message>
+        <source>One step more beyond %1 gives %2&#xa0;% at most, if each step gives less than the one before</source>
+        <translation>Eine Stufe über %1 hinaus bringt höchstens %2&#xa0;%, wenn jede Stufe weniger bringt als die davor</translation>
+    </message>
+    <message>
+        <source>alone %1</source>
+        <translation>allein %1</translation>
+    </message>
+    <message>
+        <source>on top of all %1</source>
+        <translation>auf allem %1</translation>
+    </message>
+    <message>
+        <source>each %1 of an interaction that was not run moves its fair share by up to %2</source>
+        <translation>je %1 einer nicht gefahrenen Wechselwirkung verschiebt den gerechten Anteil um bis zu %2</translation>
+    </message>
+    <message>
+        <source>%1 together beyond each by itself: %2</source>
+        <translation>%1 zusammen über jedes für sich hinaus: %2</translation>
     </message>
 </context>
 <context>
@@ -2604,6 +2747,56 @@
     <message>
         <source>Field</source>
         <translation>Feld</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::CreditPage</name>
+    <message>
+        <source>Answer</source>
+        <translation>Antwort</translation>
+    </message>
+    <message>
+        <source>No day is open.</source>
+        <translation>Kein Tag ist offen.</translation>
+    </message>
+    <message>
+        <source>Part</source>
+        <translation>Teil</translation>
+    </message>
+    <message>
+        <source>Gain</source>
+        <translation>Gewinn</translation>
+    </message>
+    <message>
+        <source>Of the base</source>
+        <translation>Von der Basis</translation>
+    </message>
+    <message>
+        <source>Besides</source>
+        <translation>Außerdem</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::CreditPicture</name>
+    <message>
+        <source>%1, not run</source>
+        <translation>%1, nicht gefahren</translation>
+    </message>
+    <message>
+        <source>Net of the builds</source>
+        <translation>Netz der Stände</translation>
+    </message>
+    <message>
+        <source>Stairs of the parts</source>
+        <translation>Treppe der Teile</translation>
+    </message>
+    <message>
+        <source>%1 to %2: %3</source>
+        <translation>%1 zu %2: %3</translation>
+    </message>
+    <message>
+        <source>nothing to show</source>
+        <translation>nichts zu zeigen</translation>
     </message>
 </context>
 <context>
@@ -4269,6 +4462,108 @@
     <message>
         <source>it shortens the range that all pulls share</source>
         <translation>er verkürzt den Bereich, den alle Läufe teilen</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::PartForm</name>
+    <message>
+        <source>Interactions that were not run are at most</source>
+        <translation>Nicht gefahrene Wechselwirkungen sind höchstens</translation>
+    </message>
+    <message>
+        <source>Declared by you, there is no usual value: it widens every fair share that hangs on a combination nobody ran</source>
+        <translation>Von Ihnen erklärt, es gibt keinen üblichen Wert: macht jeden gerechten Anteil breiter, der an einer Kombination hängt, die niemand gefahren hat</translation>
+    </message>
+    <message>
+        <source>What counts as one part</source>
+        <translation>Was als ein Teil zählt</translation>
+    </message>
+    <message>
+        <source>Cost of the part</source>
+        <translation>Kosten des Teils</translation>
+    </message>
+    <message>
+        <source>Mass that it adds</source>
+        <translation>Masse, die es hinzufügt</translation>
+    </message>
+    <message>
+        <source>Expected gain, from</source>
+        <translation>Erwarteter Gewinn, von</translation>
+    </message>
+    <message>
+        <source>Expected gain, to</source>
+        <translation>Erwarteter Gewinn, bis</translation>
+    </message>
+    <message>
+        <source>Where the builds&apos; own costs do not say it</source>
+        <translation>Wo die Kosten der Stände es nicht sagen</translation>
+    </message>
+    <message>
+        <source>Where the builds&apos; own masses do not say it</source>
+        <translation>Wo die Massen der Stände es nicht sagen</translation>
+    </message>
+    <message>
+        <source>What somebody said it would give; best typed before the pulls</source>
+        <translation>Was jemand vorhergesagt hat; am besten vor den Läufen eintragen</translation>
+    </message>
+    <message>
+        <source>Cost</source>
+        <translation>Kosten</translation>
+    </message>
+    <message>
+        <source>Mass added</source>
+        <translation>Mehrmasse</translation>
+    </message>
+    <message>
+        <source>Expected from</source>
+        <translation>Erwartet von</translation>
+    </message>
+    <message>
+        <source>to</source>
+        <translation>bis</translation>
+    </message>
+    <message>
+        <source>Note the cost of %1</source>
+        <translation>Kosten von %1 vermerken</translation>
+    </message>
+    <message>
+        <source>Note the mass of %1</source>
+        <translation>Masse von %1 vermerken</translation>
+    </message>
+    <message>
+        <source>Declare a bound on interactions</source>
+        <translation>Grenze für Wechselwirkungen erklären</translation>
+    </message>
+    <message>
+        <source>Note what %1 is expected to give</source>
+        <translation>Vermerken, was von %1 erwartet wird</translation>
+    </message>
+    <message>
+        <source>Change what %1 counts with</source>
+        <translation>Ändern, womit %1 zählt</translation>
+    </message>
+    <message>
+        <source>What %1 counts with</source>
+        <translation>Womit %1 zählt</translation>
+    </message>
+    <message>
+        <source>by itself</source>
+        <translation>für sich</translation>
+    </message>
+    <message>
+        <source>with %1</source>
+        <translation>mit %1</translation>
+    </message>
+    <message>
+        <source>not at all</source>
+        <translation>gar nicht</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::PartTable</name>
+    <message>
+        <source>What each part gives</source>
+        <translation>Was jedes Teil bringt</translation>
     </message>
 </context>
 <context>

@@ -140,6 +140,37 @@
     </message>
 </context>
 <context>
+    <name>CreditActions</name>
+    <message>
+        <source>Each step between two builds that were run</source>
+        <translation>Chaque marche entre deux montages essayés</translation>
+    </message>
+    <message>
+        <source>Each part on the base alone</source>
+        <translation>Chaque pièce seule sur la base</translation>
+    </message>
+    <message>
+        <source>Each part on all the others</source>
+        <translation>Chaque pièce sur toutes les autres</translation>
+    </message>
+    <message>
+        <source>Each part&apos;s mean step over all orders of fitting them: these add up to the whole</source>
+        <translation>L&apos;apport moyen de chaque pièce sur tous les ordres de montage : leur somme est le tout</translation>
+    </message>
+    <message>
+        <source>The part to look at</source>
+        <translation>La pièce à regarder</translation>
+    </message>
+    <message>
+        <source>Credit</source>
+        <translation>Mérite</translation>
+    </message>
+    <message>
+        <source>What each part gives</source>
+        <translation>Ce que donne chaque pièce</translation>
+    </message>
+</context>
+<context>
     <name>Link</name>
     <message>
         <source>Telemetry, TCP</source>
@@ -1219,6 +1250,118 @@
     <message>
         <source>The field holds three builds and more against each other. Builds with pulls in use here: %1.</source>
         <translation>Le plateau oppose trois montages et plus. Montages avec des passages retenus ici : %1.</translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation>%1 à %2</translation>
+    </message>
+    <message>
+        <source>%1 at least</source>
+        <translation>%1 au moins</translation>
+    </message>
+    <message>
+        <source>expected %1: as expected</source>
+        <translation>attendu %1 : comme attendu</translation>
+    </message>
+    <message>
+        <source>expected %1: it is more</source>
+        <translation>attendu %1 : c&apos;est plus</translation>
+    </message>
+    <message>
+        <source>expected %1: it is less</source>
+        <translation>attendu %1 : c&apos;est moins</translation>
+    </message>
+    <message>
+        <source>expected %1: cannot tell yet</source>
+        <translation>attendu %1 : encore indécis</translation>
+    </message>
+    <message>
+        <source>as run</source>
+        <translation>comme essayé</translation>
+    </message>
+    <message>
+        <source>alone</source>
+        <translation>seule</translation>
+    </message>
+    <message>
+        <source>on top of all</source>
+        <translation>sur le tout</translation>
+    </message>
+    <message>
+        <source>fair share</source>
+        <translation>part équitable</translation>
+    </message>
+    <message>
+        <source>together</source>
+        <translation>ensemble</translation>
+    </message>
+    <message>
+        <source>%1&#xa0;% of the whole</source>
+        <translation>%1&#xa0;% du tout</translation>
+    </message>
+    <message>
+        <source>gives away %1&#xa0;% at most</source>
+        <translation>perd au plus %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>%1, %2: gain by speed, %3 %4</source>
+        <translation>%1, %2 : gain selon le régime, %3 %4</translation>
+    </message>
+    <message>
+        <source>%1: gain for the use over %2, % · band: 95&#xa0;%</source>
+        <translation>%1 : gain pour l&apos;usage sur %2, % · bande : 95&#xa0;%</translation>
+    </message>
+    <message>
+        <source>the best lies here</source>
+        <translation>le meilleur est ici</translation>
+    </message>
+    <message>
+        <source>Best %1 by speed%2 · band: 95&#xa0;% at each speed</source>
+        <translation>Meilleur selon le régime : %1%2 · bande : 95&#xa0;% à chaque régime</translation>
+    </message>
+    <message>
+        <source>Working the day out …</source>
+        <translation>Calcul de la journée …</translation>
+    </message>
+    <message>
+        <source>Nothing to give credit for yet: %1.</source>
+        <translation>Rien à attribuer encore : %1.</translation>
+    </message>
+    <message>
+        <source>%1, chosen after looking</source>
+        <translation>%1, choisi après avoir regardé</translation>
+    </message>
+    <message>
+        <source>fair shares within the declared bound of %1&#xa0;%</source>
+        <translation>parts équitables dans la borne déclarée de %1&#xa0;%</translation>
+    </message>
+    <message>
+        <source>fair shares only if interactions that were not run are nil</source>
+        <translation>parts équitables seulement si les interactions non essayées sont nulles</translation>
+    </message>
+    <message>
+        <source>From %1 to %2 it gives away no more than 0.5&#xa0;%</source>
+        <translation>De %1 à %2, la perte ne dépasse pas 0,5&#xa0;%</translation>
+    </message>
+    <message>
+        <source>One step more beyond %1 gives %2&#xa0;% at most, if each step gives less than the one before</source>
+        <translation>Une étape au-delà de %1 donne au plus %2&#xa0;%, si chaque étape donne moins que la précédente</translation>
+    </message>
+    <message>
+        <source>alone %1</source>
+        <translation>seule %1</translation>
+    </message>
+    <message>
+        <source>on top of all %1</source>
+        <translation>sur le tout %1</translation>
+    </message>
+    <message>
+        <source>each %1 of an interaction that was not run moves its fair share by up to %2</source>
+        <translation>chaque %1 d&apos;une interaction non essayée déplace sa part équitable de %2 au plus</translation>
+    </message>
+    <message>
+        <source>%1 together beyond each by itself: %2</source>
+        <translation>%1 ensemble, au-delà de chacune seule : %2</translation>
     </message>
 </context>
 <context>
@@ -2604,6 +2747,56 @@
     <message>
         <source>Field</source>
         <translation>Plateau</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::CreditPage</name>
+    <message>
+        <source>Answer</source>
+        <translation>Réponse</translation>
+    </message>
+    <message>
+        <source>No day is open.</source>
+        <translation>Aucune journée n&apos;est ouverte.</translation>
+    </message>
+    <message>
+        <source>Part</source>
+        <translation>Pièce</translation>
+    </message>
+    <message>
+        <source>Gain</source>
+        <translation>Gain</translation>
+    </message>
+    <message>
+        <source>Of the base</source>
+        <translation>De la base</translation>
+    </message>
+    <message>
+        <source>Besides</source>
+        <translation>En outre</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::CreditPicture</name>
+    <message>
+        <source>%1, not run</source>
+        <translation>%1, pas essayé</translation>
+    </message>
+    <message>
+        <source>Net of the builds</source>
+        <translation>Réseau des montages</translation>
+    </message>
+    <message>
+        <source>Stairs of the parts</source>
+        <translation>Escalier des pièces</translation>
+    </message>
+    <message>
+        <source>%1 to %2: %3</source>
+        <translation>%1 à %2 : %3</translation>
+    </message>
+    <message>
+        <source>nothing to show</source>
+        <translation>rien à montrer</translation>
     </message>
 </context>
 <context>
@@ -4269,6 +4462,108 @@
     <message>
         <source>it shortens the range that all pulls share</source>
         <translation>il raccourcit la plage que tous les passages partagent</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::PartForm</name>
+    <message>
+        <source>Interactions that were not run are at most</source>
+        <translation>Les interactions non essayées sont au plus de</translation>
+    </message>
+    <message>
+        <source>Declared by you, there is no usual value: it widens every fair share that hangs on a combination nobody ran</source>
+        <translation>Déclaré par vous, il n&apos;y a pas de valeur usuelle : élargit chaque part équitable qui dépend d&apos;une combinaison que personne n&apos;a essayée</translation>
+    </message>
+    <message>
+        <source>What counts as one part</source>
+        <translation>Ce qui compte comme une pièce</translation>
+    </message>
+    <message>
+        <source>Cost of the part</source>
+        <translation>Coût de la pièce</translation>
+    </message>
+    <message>
+        <source>Mass that it adds</source>
+        <translation>Masse qu&apos;elle ajoute</translation>
+    </message>
+    <message>
+        <source>Expected gain, from</source>
+        <translation>Gain attendu, de</translation>
+    </message>
+    <message>
+        <source>Expected gain, to</source>
+        <translation>Gain attendu, à</translation>
+    </message>
+    <message>
+        <source>Where the builds&apos; own costs do not say it</source>
+        <translation>Où les coûts des montages ne le disent pas</translation>
+    </message>
+    <message>
+        <source>Where the builds&apos; own masses do not say it</source>
+        <translation>Où les masses des montages ne le disent pas</translation>
+    </message>
+    <message>
+        <source>What somebody said it would give; best typed before the pulls</source>
+        <translation>Ce que quelqu&apos;un a annoncé ; à noter de préférence avant les passages</translation>
+    </message>
+    <message>
+        <source>Cost</source>
+        <translation>Coût</translation>
+    </message>
+    <message>
+        <source>Mass added</source>
+        <translation>Masse en plus</translation>
+    </message>
+    <message>
+        <source>Expected from</source>
+        <translation>Attendu de</translation>
+    </message>
+    <message>
+        <source>to</source>
+        <translation>à</translation>
+    </message>
+    <message>
+        <source>Note the cost of %1</source>
+        <translation>Noter le coût de %1</translation>
+    </message>
+    <message>
+        <source>Note the mass of %1</source>
+        <translation>Noter la masse de %1</translation>
+    </message>
+    <message>
+        <source>Declare a bound on interactions</source>
+        <translation>Déclarer une borne des interactions</translation>
+    </message>
+    <message>
+        <source>Note what %1 is expected to give</source>
+        <translation>Noter ce qui est attendu de %1</translation>
+    </message>
+    <message>
+        <source>Change what %1 counts with</source>
+        <translation>Changer avec quoi compte %1</translation>
+    </message>
+    <message>
+        <source>What %1 counts with</source>
+        <translation>Avec quoi compte %1</translation>
+    </message>
+    <message>
+        <source>by itself</source>
+        <translation>à part</translation>
+    </message>
+    <message>
+        <source>with %1</source>
+        <translation>avec %1</translation>
+    </message>
+    <message>
+        <source>not at all</source>
+        <translation>pas du tout</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::PartTable</name>
+    <message>
+        <source>What each part gives</source>
+        <translation>Ce que donne chaque pièce</translation>
     </message>
 </context>
 <context>

@@ -61,7 +61,7 @@ PageSpec reportSpec() {
     return {.id = "report",
             .title = ReportActions::tr("Report"),
             .tip = ReportActions::tr("The sheet as it will print"),
-            .keys = {u"Ctrl+5"_s, u"Alt+R"_s},
+            .keys = {u"Ctrl+7"_s, u"Alt+R"_s},
             .make = makeReportPage,
             .declare = ReportActions::declare};
 }

@@ -27,6 +27,8 @@ public:
         return m_numbers.degreesOfFreedom > 0 && m_numbers.sd > 0.0 && m_numbers.number.allFinite();
     }
     void work() {
+        m_out.degreesOfFreedom = m_numbers.degreesOfFreedom;
+        m_out.base_w = powerOf(0U);
         addShares();
         addSteps();
         addInteractions();
@@ -37,6 +39,7 @@ public:
                                [](const auto& item) { return item.amount.protectedFromDrift; });
         };
         m_out.protectedFromDrift = all(m_out.shares) && all(m_out.steps) && all(m_out.interactions);
+        m_out.ordersRun = ordersRun(sets(), parts());
     }
 
 private:
@@ -75,6 +78,7 @@ private:
         out.low = found->estimate - half;
         out.high = found->estimate + half;
         out.p = found->p;
+        out.standardError = found->standardError;
         out.scale_w = scale_w;
         out.protectedFromDrift = found->protectedFromDrift;
         out.mayClaim = found->protectedFromDrift || m_settings.drift.declaredBound_pct.has_value();
@@ -97,7 +101,7 @@ private:
         const double critical = familyCritical(m_numbers, m_family, m_cache);
         const double scale_w = scaleBetween(0U, full());
         for (const auto& [part, weights] : found) {
-            const double bound = m_settings.interactionBound_pct.value_or(0.0) / 100.0 * weights.boundFactor;
+            const double bound = m_settings.notes.interactionBound_pct.value_or(0.0) / 100.0 * weights.boundFactor;
             CreditShare share;
             share.part = part;
             share.boundFactor = weights.boundFactor;
@@ -217,14 +221,18 @@ double logarithmicMean(double a, double b) {
 std::optional<Credit> creditOf(const DayModel& model, const std::vector<Build>& builds, const Use& use,
                                const CreditSettings& settings, DrawCache& cache) {
     Credit out;
-    out.sets = partSetsOf(builds);
+    out.builds = builds;
+    out.sets = partSetsOf(builds, settings.notes);
     out.use = use;
-    out.interactionBound_pct = settings.interactionBound_pct;
+    out.interactionBound_pct = settings.notes.interactionBound_pct;
     const VectorXd values = meanPower(model.input, use).ofPull.array().log();
     CreditWorker worker(model, values, settings, out, cache);
     if (!worker.possible())
         return std::nullopt;
-    if (!out.sets.parts.empty() && out.sets.why == WhyNoCredit::None)
+    if (out.sets.sweep) {
+        out.sweep = sweepOf(model, *out.sets.sweep, values, settings.drift);
+        out.protectedFromDrift = out.sweep && out.sweep->driftTaken;
+    } else if (!out.sets.parts.empty() && out.sets.why == WhyNoCredit::None)
         worker.work();
     return out;
 }

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/answer/credit_weights.h"
+#include "core/answer/setting_sweep.h"
 #include "core/answer/use.h"
 
 #include <vector>
@@ -21,6 +22,7 @@ struct CreditAmount {
     double scale_w = 0.0;
     bool protectedFromDrift = true;
     bool mayClaim = true; ///< protected, or with a declared bound
+    double standardError = 0.0;
     [[nodiscard]] double watts() const { return scale_w * log; }
     /// It is above or below zero.
     [[nodiscard]] bool proven() const { return mayClaim && (low > 0.0 || high < 0.0); }
@@ -60,6 +62,7 @@ struct CreditInteraction {
 enum class AddsUp { CannotTell, AddsUp, More, Less };
 
 struct Credit {
+    std::vector<Build> builds; ///< as they were when it was worked, the base first
     PartSets sets;
     Use use;
     std::optional<CreditAmount> total; ///< of all parts; nothing when they never ran together
@@ -71,13 +74,17 @@ struct Credit {
     AddsUp addsUp = AddsUp::CannotTell;
     std::optional<double> interactionBound_pct; ///< as declared
     bool protectedFromDrift = true;
+    long ordersRun = 0;                ///< in how many orders of fitting the parts every build in between was run
+    std::optional<SettingSweep> sweep; ///< of a day with one setting in steps
+    int degreesOfFreedom = 0;
+    double base_w = 0.0; ///< power of the base for the use
 };
 
 /// What the reader declares.
 struct CreditSettings {
     DriftSettings drift;
-    std::optional<double> matters_pct;          ///< parts "add up" when the gap is proven smaller than this
-    std::optional<double> interactionBound_pct; ///< every interaction that was not run is at most this
+    std::optional<double> matters_pct; ///< parts "add up" when the gap is proven smaller than this
+    CreditNotes notes;                 ///< what counts as one part, the declared bound
 };
 
 /// `builds` are the model's columns, the base first. Nothing when the day has no degrees of freedom, or the pulls do

@@ -102,6 +102,17 @@ std::optional<Eigen::VectorXd> stepWeights(const std::vector<PartSet>& sets, Par
     return run ? std::optional(out) : std::nullopt;
 }
 
+std::optional<PartSet> tellingNext(const std::vector<PartSet>& sets, size_t parts) {
+    const PartSet full = (1U << parts) - 1U;
+    if (!buildWith(sets, full))
+        return full;
+    for (int size = 1; size < static_cast<int>(parts); ++size)
+        for (PartSet set = 1; set < full; ++set)
+            if (std::popcount(set) == size && !buildWith(sets, set))
+                return set;
+    return std::nullopt;
+}
+
 long ordersRun(const std::vector<PartSet>& sets, size_t parts) {
     std::map<PartSet, long> ways;
     for (PartSet set = 0; set <= fullOf(parts); ++set) {

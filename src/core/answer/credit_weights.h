@@ -35,6 +35,10 @@ std::optional<Eigen::VectorXd> beyondSumWeights(const std::vector<PartSet>& sets
 /// From one set to another; nothing when one of them was not run.
 std::optional<Eigen::VectorXd> stepWeights(const std::vector<PartSet>& sets, PartSet from, PartSet to);
 
+/// The set of parts that would tell most of those that were not run: all together, then each alone, then the smallest.
+/// Nothing for a complete lattice.
+std::optional<PartSet> tellingNext(const std::vector<PartSet>& sets, size_t parts);
+
 /// In how many orders the parts could be fitted one after the other, with every build in between run.
 long ordersRun(const std::vector<PartSet>& sets, size_t parts);
 

@@ -32,28 +32,72 @@ std::vector<Occurrence> occurrencesIn(const std::vector<Build>& builds) {
     return out;
 }
 
+void addOnce(std::vector<std::string>& names, const std::string& name) {
+    if (std::find(names.begin(), names.end(), name) == names.end())
+        names.push_back(name);
+}
+
 std::string nameOf(const std::vector<Change>& changes) {
+    std::vector<std::string> names;
+    for (const Change& change : changes)
+        addOnce(names, change.part);
     std::string out;
-    for (size_t i = 0; i < changes.size(); ++i)
-        out += (i == 0 ? "" : i + 1 == changes.size() ? " + " : ", ") + changes[i].part;
+    for (size_t i = 0; i < names.size(); ++i)
+        out += (i == 0 ? "" : i + 1 == names.size() ? " + " : ", ") + names[i];
     std::replace(out.begin(), out.end(), '_', ' '); // as people say it
     return out;
 }
 
+/// What follows the number of a text.
+std::string unitIn(const std::string& text) {
+    const size_t end = text.find_last_of("0123456789");
+    return end == std::string::npos ? std::string() : text.substr(end + 1);
+}
+
 /// One setting alone is changed, and its values are three different numbers or more.
-bool isSweep(const std::vector<Occurrence>& all) {
+std::optional<SweptSetting> sweepIn(const std::vector<Occurrence>& all) {
     if (all.size() < 2)
-        return false;
-    std::set<double> values;
+        return std::nullopt;
+    SweptSetting out{all.front().change.part, unitIn(all.front().change.from), {}};
+    std::replace(out.name.begin(), out.name.end(), '_', ' ');
+    const auto base = numberIn(all.front().change.from);
+    out.ofBuild.assign(all.front().inBuild.size(), base.value_or(0.0));
+    std::set<double> values{base.value_or(0.0)};
     for (const Occurrence& one : all) {
-        const auto from = numberIn(one.change.from);
         const auto to = numberIn(one.change.to);
-        if (one.change.part != all.front().change.part || !from || !to)
-            return false;
-        values.insert(*from);
+        if (one.change.part != all.front().change.part || !base || !to)
+            return std::nullopt;
         values.insert(*to);
+        if (unitIn(one.change.to) != out.unit)
+            out.unit.clear();
+        for (size_t b = 0; b < one.inBuild.size(); ++b)
+            if (one.inBuild[b])
+                out.ofBuild[b] = *to;
     }
-    return values.size() == all.size() + 1;
+    return values.size() == all.size() + 1 ? std::optional(out) : std::nullopt;
+}
+
+/// Takes out what counts with another part, or not at all.
+std::vector<Occurrence> takeUncounted(std::vector<Occurrence>& all, const CreditNotes& notes) {
+    const auto counted = std::stable_partition(
+        all.begin(), all.end(), [&](const Occurrence& one) { return notes.countsWith.count(one.change.part) == 0; });
+    std::vector<Occurrence> out(counted, all.end());
+    all.erase(counted, all.end());
+    return out;
+}
+
+/// What counts with a part is named among its changes.
+void nameWith(const std::vector<Occurrence>& uncounted, const CreditNotes& notes, PartSets& out) {
+    for (const Occurrence& one : uncounted)
+        for (CreditPart& part : out.parts)
+            if (std::any_of(part.changes.begin(), part.changes.end(),
+                            [&](const Change& change) { return change.part == notes.countsWith.at(one.change.part); }))
+                part.countedWith.push_back(one.change);
+    for (CreditPart& part : out.parts) {
+        std::vector<Change> all = part.changes;
+        all.insert(all.end(), part.countedWith.begin(), part.countedWith.end());
+        part.name = nameOf(all);
+    }
 }
 
 bool hasAlternatives(const std::vector<Occurrence>& all) {
@@ -82,8 +126,6 @@ void groupParts(const std::vector<Occurrence>& all, PartSets& out) {
             if (one.inBuild[b] && at->second < kMostParts)
                 out.ofBuild[b] |= 1U << at->second;
     }
-    for (CreditPart& part : out.parts)
-        part.name = nameOf(part.changes);
 }
 
 WhyNoCredit whyNot(const PartSets& found) {
@@ -115,15 +157,19 @@ std::optional<double> numberIn(const std::string& text) {
     return value;
 }
 
-PartSets partSetsOf(const std::vector<Build>& builds) {
+PartSets partSetsOf(const std::vector<Build>& builds, const CreditNotes& notes) {
     PartSets out;
     out.ofBuild.assign(builds.size(), 0U);
     if (builds.size() < 2) {
         out.why = WhyNoCredit::OneBuild;
         return out;
     }
-    const std::vector<Occurrence> all = occurrencesIn(builds);
-    if (isSweep(all)) {
+    std::vector<Occurrence> all = occurrencesIn(builds);
+    for (const Occurrence& one : all)
+        addOnce(out.differing, one.change.part);
+    const std::vector<Occurrence> uncounted = takeUncounted(all, notes);
+    out.sweep = sweepIn(all);
+    if (out.sweep) {
         out.kind = CreditKind::Sweep;
         return out;
     }
@@ -132,6 +178,7 @@ PartSets partSetsOf(const std::vector<Build>& builds) {
         return out;
     }
     groupParts(all, out);
+    nameWith(uncounted, notes, out);
     out.why = whyNot(out);
     if (out.why != WhyNoCredit::None)
         return out;

@@ -17,6 +17,8 @@
 
 namespace hillrun {
 
+struct Credit;
+
 /// Everything a user may choose about the analysis of a day.
 struct AnalysisSettings {
     ReduceSettings reduce;
@@ -27,6 +29,7 @@ struct AnalysisSettings {
     std::optional<double> matters_pct;
     std::optional<RpmRange> use_rpm;   ///< the speeds that count: the mean over them speaks when no stretch does
     std::vector<RpmWeight> useWeights; ///< how much each counts, for the field; empty: all alike
+    bool credit = false;               ///< what each part gives is wanted too
     bool operator==(const AnalysisSettings&) const = default;
 };
 
@@ -72,12 +75,13 @@ struct DayAnalysis {
     std::shared_ptr<const DayModel> model; ///< null: nothing to fit
     std::vector<double> pooledSd_w;        ///< repeatability of one pull along rpm; NaN without degrees of freedom
     std::vector<BuildResult> builds;
-    std::vector<Comparison> comparisons; ///< the family: named beforehand or made from the day's builds
-    std::vector<Comparison> otherPairs;  ///< every other pair, and each the other way round
-    std::optional<Field> field;          ///< all builds at once; of three and more
-    std::vector<DayDoubt> doubts;        ///< weather that cannot be, a base that was still settling; once looked for
-    std::vector<Statement> notes;        ///< what else the reader must know: unknown clock, shrunk window ...
-    Statement whyNoComparison;           ///< empty when there are comparisons
+    std::vector<Comparison> comparisons;  ///< the family: named beforehand or made from the day's builds
+    std::vector<Comparison> otherPairs;   ///< every other pair, and each the other way round
+    std::optional<Field> field;           ///< all builds at once; of three and more
+    std::shared_ptr<const Credit> credit; ///< when it was wanted, and the day can tell
+    std::vector<DayDoubt> doubts;         ///< weather that cannot be, a base that was still settling; once looked for
+    std::vector<Statement> notes;         ///< what else the reader must know: unknown clock, shrunk window ...
+    Statement whyNoComparison;            ///< empty when there are comparisons
     /// Any pair of builds with pulls in use; null when the day cannot tell them apart.
     [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/compare_builds.h"
+#include "core/compare/day_credit.h"
 #include "core/compare/day_stages.h"
 #include "core/compare/given_pairs.h"
 
@@ -158,6 +159,9 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
     const JudgedContrasts judged = judgePairs(out, input, work, cache);
     handOut(out, family, workPairs(out, input, work, judged, cache));
     out.field = fieldOf(*out.model, plan.buildIds, useOfDay(out), judged, out.settings.drift, cache);
+    if (out.settings.credit)
+        if (auto credit = creditOfDay(day, out, cache))
+            out.credit = std::make_shared<const Credit>(std::move(*credit));
     if (plan.buildIds.size() < 2)
         out.whyNoComparison = {"why.one_build"};
 }

@@ -2,7 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/day_credit.h"
 
+#include "core/units/log_percent.h"
+
 #include <algorithm>
+#include <cmath>
+#include <set>
 
 namespace hillrun {
 namespace {
@@ -18,9 +22,57 @@ std::vector<std::string> partNames(const Credit& credit) {
     return out;
 }
 
+/// A name as a sentence begins with it.
+std::string atStart(std::string name) {
+    if (!name.empty() && name.front() >= 'a' && name.front() <= 'z')
+        name.front() = static_cast<char>(name.front() - 'a' + 'A');
+    return name;
+}
+
+/// A setting of the tested range, as finely as it can be meant.
+Statement settingPhrase(const SettingSweep& sweep, double value) {
+    const double span = sweep.value.back() - sweep.value.front();
+    const int digits = std::max(0, 1 - static_cast<int>(std::floor(std::log10(span))));
+    return {"credit.setting", {decimals(value, digits), sweep.setting.unit}};
+}
+/// A step as it was run.
+Statement levelPhrase(const SettingSweep& sweep, const SweepLevel& level) {
+    return {"credit.setting", {significant(level.value, 6), sweep.setting.unit}};
+}
+
+std::vector<Statement> sweepSummary(const SettingSweep& sweep) {
+    constexpr double kWorthSaying = 0.05;
+    const std::string& name = sweep.setting.name;
+    if (!sweep.driftTaken)
+        return {{"credit.sweep_drift", {name}}};
+    if (sweep.anywhere)
+        return {{"credit.sweep_anywhere",
+                 {name, levelPhrase(sweep, sweep.levels.front()), levelPhrase(sweep, sweep.levels.back())}}};
+    const bool oneEnd = !(sweep.best.high > sweep.best.low);
+    std::vector<Statement> out;
+    if (oneEnd)
+        out.push_back({"credit.sweep_one_end", {atStart(name), settingPhrase(sweep, sweep.best.named)}});
+    else
+        out.push_back({"credit.sweep_best",
+                       {atStart(name), settingPhrase(sweep, sweep.best.named), settingPhrase(sweep, sweep.best.low),
+                        settingPhrase(sweep, sweep.best.high)}});
+    if (sweep.best.atHighEnd > kWorthSaying && sweep.oneMoreStep)
+        out.push_back({"credit.sweep_high_end",
+                       {levelPhrase(sweep, sweep.levels.back()),
+                        decimals(std::max(0.0, percentOfLog(*sweep.oneMoreStep)), 1, "%")}});
+    if (sweep.best.atLowEnd > kWorthSaying)
+        out.push_back({"credit.sweep_low_end", {levelPhrase(sweep, sweep.levels.front())}});
+    const auto least =
+        std::min_element(sweep.levels.begin(), sweep.levels.end(),
+                         [](const SweepLevel& a, const SweepLevel& b) { return a.costsAtMost < b.costsAtMost; });
+    out.push_back(
+        {"credit.sweep_costs", {levelPhrase(sweep, *least), decimals(percentOfLog(least->costsAtMost), 1, "%")}});
+    return out;
+}
+
 std::vector<Statement> whyNoCredit(const Credit& credit) {
     if (credit.sets.kind == CreditKind::Sweep)
-        return {{"credit.sweep"}};
+        return credit.sweep ? sweepSummary(*credit.sweep) : std::vector<Statement>{{"credit.sweep"}};
     switch (credit.sets.why) {
     case WhyNoCredit::OneBuild:
         return {{"credit.one_build"}};
@@ -55,6 +107,13 @@ Statement beyondSum(const Credit& credit) {
     return {"credit.sum_open", {wattsOf(*credit.beyondSum, true)}};
 }
 
+std::set<std::string> changedNames(const CreditPart& part) {
+    std::set<std::string> out;
+    for (const Change& change : part.changes)
+        out.insert(change.part);
+    return out;
+}
+
 /// "pipe +2.1 ± 0.5 kW", part by part; of shares or steps.
 template <class Item> Several itemsOf(const Credit& credit, const std::vector<Item>& items) {
     Several out;
@@ -63,8 +122,7 @@ template <class Item> Several itemsOf(const Credit& credit, const std::vector<It
     return out;
 }
 
-} // namespace
-
+/// The builds that an analysis was worked with, the base first.
 std::vector<Build> fittedBuilds(const TestDay& day, const DayAnalysis& analysis) {
     std::vector<Build> out;
     for (const BuildResult& result : analysis.builds)
@@ -73,12 +131,13 @@ std::vector<Build> fittedBuilds(const TestDay& day, const DayAnalysis& analysis)
     return out;
 }
 
-std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysis,
-                                  const std::optional<double>& interactionBound_pct, DrawCache& cache) {
+} // namespace
+
+std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysis, DrawCache& cache) {
     if (!analysis.model)
         return std::nullopt;
     return creditOf(*analysis.model, fittedBuilds(day, analysis), useOfDay(analysis),
-                    {analysis.settings.drift, analysis.settings.matters_pct, interactionBound_pct}, cache);
+                    {analysis.settings.drift, analysis.settings.matters_pct, day.credit}, cache);
 }
 
 // Only what drift cannot explain is said.
@@ -91,10 +150,12 @@ std::vector<Statement> creditSummary(const Credit& credit) {
     };
     const bool whole = credit.total && credit.total->mayClaim;
     if (whole && credit.sets.parts.size() == 1)
-        return {{"credit.one_part", {credit.sets.parts.front().name, wattsOf(*credit.total, true)}}};
+        return {{"credit.one_part", {atStart(credit.sets.parts.front().name), wattsOf(*credit.total, true)}}};
     std::vector<Statement> out;
+    std::vector<std::string> names = partNames(credit);
+    names.front() = atStart(names.front());
     if (whole)
-        out.push_back({"credit.together", {namesOf(partNames(credit)), wattsOf(*credit.total, true)}});
+        out.push_back({"credit.together", {namesOf(names), wattsOf(*credit.total, true)}});
     if (credit.beyondSum && credit.beyondSum->mayClaim)
         out.push_back(beyondSum(credit));
     if (credit.sets.kind == CreditKind::Ladder && mayClaim(credit.steps)) {
@@ -105,6 +166,28 @@ std::vector<Statement> creditSummary(const Credit& credit) {
         out.push_back({bounded ? "credit.shares_if_nil" : "credit.shares", {itemsOf(credit, credit.shares)}});
     }
     return out.empty() ? std::vector<Statement>{{"credit.drift_open"}} : out;
+}
+
+std::vector<Statement> creditAdvice(const Credit& credit) {
+    std::vector<Statement> out;
+    const std::vector<CreditPart>& parts = credit.sets.parts;
+    for (const CreditPart& part : parts) {
+        const std::set<std::string> names = changedNames(part);
+        if (names.size() > 1)
+            out.push_back({"credit.never_apart", {namesOf({names.begin(), names.end()})}});
+    }
+    if (credit.sets.kind == CreditKind::Partial)
+        if (const auto next = tellingNext(credit.sets.ofBuild, parts.size())) {
+            std::vector<std::string> together;
+            for (size_t part = 0; part < parts.size(); ++part)
+                if ((*next >> part & 1U) != 0U)
+                    together.push_back(parts[part].name);
+            out.push_back({"credit.run_next", {namesOf(together)}});
+            return out;
+        }
+    if (!credit.protectedFromDrift && !credit.sets.ofBuild.empty() && credit.sets.kind != CreditKind::None)
+        out.push_back({"credit.run_base", {credit.builds.front().id}});
+    return out;
 }
 
 } // namespace hillrun

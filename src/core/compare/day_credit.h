@@ -7,14 +7,14 @@
 
 namespace hillrun {
 
-/// The builds that an analysis was worked with, the base first.
-std::vector<Build> fittedBuilds(const TestDay& day, const DayAnalysis& analysis);
-
-/// What each part gives on this day, for the analysis' own use, drift and difference that matters.
-std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysis,
-                                  const std::optional<double>& interactionBound_pct, DrawCache& cache);
+/// What each part gives on this day, for the analysis' own use, drift and difference that matters, and with what the
+/// day notes of its parts. Nothing when no pull is repeated, or the pulls do not cover the use.
+std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysis, DrawCache& cache);
 
 /// "Pipe and map give 3.8 ± 0.7 kW together ...", or why nothing can be said of parts.
 std::vector<Statement> creditSummary(const Credit& credit);
+
+/// What would tell more: a combination to be run next, the base again; and what was never run apart.
+std::vector<Statement> creditAdvice(const Credit& credit);
 
 } // namespace hillrun

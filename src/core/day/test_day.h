@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/channels/channel_table.h"
+#include "core/day/credit_notes.h"
 #include "core/day/laid_log.h"
 #include "core/day/part_role.h"
 #include "core/day/plan.h"
@@ -211,6 +212,7 @@ struct TestDay {
     std::vector<ControlWindow> controlWindows;
     std::vector<Pull> pulls;
     Plan plan;
+    CreditNotes credit;
     std::vector<CautionTick> cautions;
     std::vector<BuildChange> changes;
     BoostSchool boostSchool = BoostSchool::StandardsRule;

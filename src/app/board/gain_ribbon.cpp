@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "app/compare/gain_ribbon.h"
+#include "app/board/gain_ribbon.h"
 
 #include "app/board/board.h"
 #include "app/look/scale.h"

@@ -1,0 +1,549 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/credit/credit_content.h"
+
+#include "app/look/words.h"
+#include "core/compare/day_credit.h"
+#include "core/compare/sentence.h"
+#include "core/units/log_percent.h"
+#include "core/units/nan.h"
+
+#include <algorithm>
+#include <bit>
+#include <cmath>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+const QString kDash = u"\u2013"_s;
+
+GainMark markOf(const CreditAmount& amount) {
+    if (!amount.proven())
+        return GainMark::Open;
+    return amount.log > 0.0 ? GainMark::Gain : GainMark::Loss;
+}
+
+/// "+2.1 ± 0.5 kW"
+QString gainText(const CreditAmount& amount, const DisplayUnits& units) {
+    if (!std::isfinite(amount.log))
+        return kDash;
+    return powerDifference(amount.watts(), 0.5 * amount.scale_w * (amount.high - amount.low), units);
+}
+
+const CreditShare* shareOf(const Credit& credit, size_t part) {
+    const auto at = std::find_if(credit.shares.begin(), credit.shares.end(),
+                                 [&](const CreditShare& share) { return share.part == part; });
+    return at == credit.shares.end() ? nullptr : &*at;
+}
+
+/// The steps that this part lies between, in the order they can be climbed.
+std::vector<const CreditStep*> stepsOf(const Credit& credit, size_t part) {
+    std::vector<const CreditStep*> out;
+    for (const CreditStep& step : credit.steps)
+        if (step.part == part)
+            out.push_back(&step);
+    return out;
+}
+
+PartSet fullOf(const Credit& credit) { return (1U << credit.sets.parts.size()) - 1U; }
+
+/// What the view says of a part; null where it says nothing.
+const CreditAmount* amountOf(const Credit& credit, const CreditLook& look, size_t part) {
+    const CreditShare* share = shareOf(credit, part);
+    switch (look.view) {
+    case CreditView::AsRun: {
+        const auto steps = stepsOf(credit, part);
+        return steps.size() == 1 ? &steps.front()->amount : nullptr;
+    }
+    case CreditView::Alone:
+        return share && share->alone ? &*share->alone : nullptr;
+    case CreditView::OnTop:
+        return share && share->onTop ? &*share->onTop : nullptr;
+    case CreditView::FairShare:
+        return share ? &share->amount : nullptr;
+    }
+    return nullptr;
+}
+
+/// What the view holds against each other for a part: one pair of builds, or more as they were run; none for a fair
+/// share.
+std::vector<const Comparison*> comparisonsOf(const DayAnalysis& analysis, const CreditLook& look, size_t part) {
+    const Credit& credit = *analysis.credit;
+    std::vector<const Comparison*> out;
+    const auto add = [&](size_t from, size_t to) {
+        if (const Comparison* c = analysis.find(credit.builds[from].id, credit.builds[to].id))
+            out.push_back(c);
+    };
+    const auto between = [&](PartSet from, PartSet to) {
+        const auto a = buildWith(credit.sets.ofBuild, from);
+        const auto b = buildWith(credit.sets.ofBuild, to);
+        if (a && b)
+            add(static_cast<size_t>(*a), static_cast<size_t>(*b));
+    };
+    const PartSet own = 1U << part;
+    if (look.view == CreditView::AsRun)
+        for (const CreditStep* step : stepsOf(credit, part))
+            add(step->from, step->to);
+    else if (look.view == CreditView::Alone)
+        between(0U, own);
+    else if (look.view == CreditView::OnTop)
+        between(fullOf(credit) & ~own, fullOf(credit));
+    return out;
+}
+
+/// "+1.1 to +2.7 kW, 2 steps"
+QString rangeOfSteps(const std::vector<const CreditStep*>& steps, const DisplayUnits& units) {
+    double low = INFINITY;
+    double high = -INFINITY;
+    for (const CreditStep* step : steps) {
+        low = std::min(low, step->amount.watts());
+        high = std::max(high, step->amount.watts());
+    }
+    if (!std::isfinite(low) || !std::isfinite(high))
+        return kDash;
+    const auto figure = [&](double value_w) {
+        return qs(currentVoice().number(signedDecimals(powerIn(units.power, value_w), 1)));
+    };
+    return QObject::tr("%1 to %2").arg(figure(low), figure(high)) + u"\u00A0"_s +
+           QString::fromUtf8(powerUnitText(units.power));
+}
+
+/// The fair share along rpm, W, with the band over all shares at once.
+struct ShareBand {
+    std::vector<double> value, low, high;
+};
+ShareBand bandOf(const CreditCurve& curve) {
+    ShareBand out;
+    for (Eigen::Index p = 0; p < curve.curve.delta.size(); ++p) {
+        const double half = curve.family * curve.curve.standardError(p) + curve.curve.boundHalf;
+        out.value.push_back(curve.scale_w(p) * curve.curve.delta(p));
+        out.low.push_back(curve.scale_w(p) * (curve.curve.delta(p) - half));
+        out.high.push_back(curve.scale_w(p) * (curve.curve.delta(p) + half));
+    }
+    return out;
+}
+
+/// Runs of gain, loss and unresolved.
+std::vector<Region> regionsOf(const ShareBand& band, const std::vector<double>& rpm, bool mayClaim) {
+    std::vector<Region> out;
+    for (size_t p = 0; p < band.value.size(); ++p) {
+        if (!std::isfinite(band.value[p]))
+            continue;
+        const RegionKind kind = mayClaim && band.low[p] > 0.0    ? RegionKind::Gain
+                                : mayClaim && band.high[p] < 0.0 ? RegionKind::Loss
+                                                                 : RegionKind::Unresolved;
+        if (!out.empty() && out.back().kind == kind && p > 0 && out.back().range_rpm.high >= rpm[p - 1])
+            out.back().range_rpm.high = rpm[p];
+        else
+            out.push_back({{rpm[p], rpm[p]}, kind, {}, {}});
+    }
+    return out;
+}
+
+std::vector<double> shown(const std::vector<double>& values_w, const DisplayUnits& units) {
+    std::vector<double> out;
+    for (const double value : values_w)
+        out.push_back(powerIn(units.power, value));
+    return out;
+}
+
+QString powerUnit(const DisplayUnits& units) { return QString::fromUtf8(powerUnitText(units.power)); }
+
+/// "pipe + map"; of no parts "base"
+QString setText(const Credit& credit, PartSet set) {
+    QStringList names;
+    for (size_t part = 0; part < credit.sets.parts.size(); ++part)
+        if ((set >> part & 1U) != 0U)
+            names << qs(credit.sets.parts[part].name);
+    return names.isEmpty() ? QObject::tr("base") : names.join(u" + "_s);
+}
+
+/// "410–760 €/kW", "410 €/kW at least"
+QString priceText(const PartFacts& facts, const std::string& currency, const DisplayUnits& units) {
+    if (!facts.leastPerWatt)
+        return {};
+    const double watts = 1.0 / powerIn(units.power, 1.0);
+    const QString unit = u"\u00A0%1/%2"_s.arg(currency.empty() ? QString() : qs(currency), powerUnit(units));
+    const auto money = [&](double perWatt) { // two digits are enough
+        const double size = std::pow(10.0, std::floor(std::log10(perWatt * watts)) - 1.0);
+        const double rounded = std::round(perWatt * watts / size) * size;
+        return numberText(rounded, size < 1.0 ? static_cast<int>(-std::log10(size)) : 0);
+    };
+    if (!facts.mostPerWatt)
+        return QObject::tr("%1 at least").arg(money(*facts.leastPerWatt) + unit);
+    return unbroken(money(*facts.leastPerWatt) + kDash + money(*facts.mostPerWatt) + unit);
+}
+
+QString expectedText(const PartFacts& facts, const DisplayUnits& units) {
+    if (!facts.expected_w)
+        return {};
+    const auto figure = [&](double value_w) {
+        return qs(currentVoice().number(significant(powerIn(units.power, value_w), 3)));
+    };
+    const auto [low, high] = *facts.expected_w;
+    const QString range =
+        unbroken(low < high ? figure(low) + kDash + figure(high) : figure(low)) + u"\u00A0"_s + powerUnit(units);
+    switch (facts.verdict) {
+    case ExpectedVerdict::AsExpected:
+        return QObject::tr("expected %1: as expected").arg(range);
+    case ExpectedVerdict::More:
+        return QObject::tr("expected %1: it is more").arg(range);
+    case ExpectedVerdict::Less:
+        return QObject::tr("expected %1: it is less").arg(range);
+    case ExpectedVerdict::Open:
+        break;
+    }
+    return QObject::tr("expected %1: cannot tell yet").arg(range);
+}
+
+bool isInFront(const Credit& credit, const CreditLook& look, const NetEdge& edge, PartSet from, PartSet to) {
+    switch (look.view) {
+    case CreditView::Alone:
+        return from == 0U;
+    case CreditView::OnTop:
+        return to == fullOf(credit);
+    case CreditView::AsRun:
+    case CreditView::FairShare:
+        break;
+    }
+    return edge.part == look.part;
+}
+
+/// Lattices are drawn with their holes as long as they can be taken in at a glance.
+constexpr size_t kMostPartsWithHoles = 3;
+
+} // namespace
+
+QString viewText(CreditView view) {
+    switch (view) {
+    case CreditView::AsRun:
+        return QObject::tr("as run");
+    case CreditView::Alone:
+        return QObject::tr("alone");
+    case CreditView::OnTop:
+        return QObject::tr("on top of all");
+    case CreditView::FairShare:
+        return QObject::tr("fair share");
+    }
+    return {};
+}
+
+bool hasView(const Credit& credit, CreditView view) {
+    if (view == CreditView::AsRun)
+        return !credit.steps.empty();
+    for (size_t part = 0; part < credit.sets.parts.size(); ++part)
+        if (amountOf(credit, {view, part, {}}, part))
+            return true;
+    return false;
+}
+
+std::vector<CreditStair> stairsOf(const Credit& credit, const CreditLook& look) {
+    std::vector<std::pair<size_t, const CreditAmount*>> parts;
+    std::vector<QString> names;
+    if (look.view == CreditView::FairShare) {
+        for (const CreditShare& share : credit.shares) {
+            parts.emplace_back(share.part, &share.amount);
+            names.push_back(qs(credit.sets.parts[share.part].name));
+        }
+    } else if (look.view == CreditView::AsRun && credit.sets.kind == CreditKind::Ladder) {
+        std::vector<const CreditStep*> steps;
+        for (const CreditStep& step : credit.steps)
+            steps.push_back(&step);
+        std::sort(steps.begin(), steps.end(), [&](const CreditStep* a, const CreditStep* b) {
+            return std::popcount(credit.sets.ofBuild[a->from]) < std::popcount(credit.sets.ofBuild[b->from]);
+        });
+        for (const CreditStep* step : steps) {
+            parts.emplace_back(step->part, &step->amount);
+            names.push_back(u"%1  %2"_s.arg(qs(credit.builds[step->to].id), qs(credit.sets.parts[step->part].name)));
+        }
+    }
+    std::vector<CreditStair> out;
+    double height = credit.base_w;
+    for (size_t i = 0; i < parts.size(); ++i) {
+        const CreditAmount& amount = *parts[i].second;
+        if (!std::isfinite(amount.log))
+            return {};
+        out.push_back({names[i], gainText(amount, look.units), parts[i].first, height, height + amount.watts(),
+                       height + amount.scale_w * amount.low, height + amount.scale_w * amount.high, markOf(amount)});
+        height += amount.watts();
+    }
+    if (credit.total && out.size() > 1)
+        out.push_back({QObject::tr("together"), gainText(*credit.total, look.units), std::nullopt, credit.base_w,
+                       credit.base_w + credit.total->watts(), credit.base_w + credit.total->scale_w * credit.total->low,
+                       credit.base_w + credit.total->scale_w * credit.total->high, markOf(*credit.total)});
+    return out;
+}
+
+CreditNet netOf(const TestDay& day, const Credit& credit, const CreditLook& look) {
+    CreditNet out;
+    const size_t parts = credit.sets.parts.size();
+    for (int size = 0; size <= static_cast<int>(parts); ++size)
+        for (PartSet set = 0; set <= fullOf(credit); ++set) {
+            const auto run = buildWith(credit.sets.ofBuild, set);
+            if (std::popcount(set) != size || (!run && parts > kMostPartsWithHoles))
+                continue;
+            NetNode node{set, {}, 0, setText(credit, set)};
+            if (run) {
+                node.build = credit.builds[static_cast<size_t>(*run)].id;
+                node.number = buildNumber(day, node.build);
+            }
+            out.nodes.push_back(std::move(node));
+        }
+    for (size_t from = 0; from < out.nodes.size(); ++from)
+        for (size_t to = 0; to < out.nodes.size(); ++to) {
+            const PartSet a = out.nodes[from].parts;
+            const PartSet b = out.nodes[to].parts;
+            if ((a & ~b) != 0U || std::popcount(b & ~a) != 1)
+                continue;
+            NetEdge edge{from, to, static_cast<size_t>(std::countr_zero(b & ~a)), {}, GainMark::Open, false};
+            for (const CreditStep& step : credit.steps)
+                if (credit.sets.ofBuild[step.from] == a && credit.sets.ofBuild[step.to] == b) {
+                    edge.gain = gainText(step.amount, look.units);
+                    edge.mark = markOf(step.amount);
+                }
+            edge.inFront = isInFront(credit, look, edge, a, b);
+            out.edges.push_back(std::move(edge));
+        }
+    return out;
+}
+
+std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, const CreditLook& look) {
+    const Credit& credit = *analysis.credit;
+    std::vector<PartRow> out;
+    for (size_t part = 0; part < credit.sets.parts.size(); ++part) {
+        PartRow row;
+        row.name = qs(credit.sets.parts[part].name);
+        const CreditAmount* amount = amountOf(credit, look, part);
+        row.gain = amount ? gainText(*amount, look.units) : kDash;
+        if (const auto steps = stepsOf(credit, part); look.view == CreditView::AsRun && steps.size() > 1) {
+            row.gain = rangeOfSteps(steps, look.units);
+            row.share = counted("count.steps", static_cast<qsizetype>(steps.size()));
+        }
+        row.mark = amount ? markOf(*amount) : GainMark::Open;
+        if (amount && std::isfinite(amount->log))
+            row.percent = percentText(percentOfLog(amount->log), 1);
+        const CreditShare* share = shareOf(credit, part);
+        if (look.view == CreditView::FairShare && share && credit.total && credit.total->proven() &&
+            std::isfinite(share->amount.log))
+            row.share =
+                QObject::tr("%1\u00A0% of the whole").arg(numberText(100.0 * share->amount.log / credit.total->log, 0));
+        const PartFacts facts = factsOf(credit, day.credit, part, amount ? *amount : CreditAmount{});
+        row.price = priceText(facts, currencyOf(credit.builds), look.units);
+        if (facts.mass_kg && *facts.mass_kg != 0.0)
+            row.mass = qs(currentVoice().number(signedSignificant(*facts.mass_kg, 3, "kg")));
+        row.expected = expectedText(facts, look.units);
+        if (const auto pairs = comparisonsOf(analysis, look, part); pairs.size() == 1)
+            row.regions = pairs.front()->regions;
+        else if (share && look.view == CreditView::FairShare && share->curve.curve.delta.size() > 0)
+            row.regions = regionsOf(bandOf(share->curve), analysis.rpm, share->amount.mayClaim);
+        out.push_back(std::move(row));
+    }
+    return out;
+}
+
+std::vector<PartRow> levelRows(const DayAnalysis& analysis) {
+    std::vector<PartRow> out;
+    const SettingSweep& sweep = *analysis.credit->sweep;
+    for (const SweepLevel& level : sweep.levels) {
+        QStringList ids;
+        for (const size_t build : level.builds)
+            ids << qs(analysis.credit->builds[build].id);
+        PartRow row;
+        row.name = u"%1%2   %3"_s.arg(qs(currentVoice().number(significant(level.value, 6))), qs(sweep.setting.unit),
+                                      ids.join(u", "_s));
+        const double half = (percentOfLog(level.fitted + level.half) - percentOfLog(level.fitted - level.half)) / 2.0;
+        row.gain = &level == &sweep.levels.front()
+                       ? kDash
+                       : qs(currentVoice().interval(percentOfLog(level.fitted), half, "%", true));
+        if (sweep.driftTaken)
+            row.price = QObject::tr("gives away %1\u00A0% at most")
+                            .arg(numberText(std::max(0.0, percentOfLog(level.costsAtMost)), 1));
+        out.push_back(std::move(row));
+    }
+    return out;
+}
+
+CreditView usualView(const Credit& credit) {
+    if (credit.sets.kind != CreditKind::Lattice || !hasView(credit, CreditView::FairShare))
+        return CreditView::AsRun;
+    return CreditView::FairShare;
+}
+
+QString baseText(const Credit& credit, const DisplayUnits& units) {
+    return u"%1  %2"_s.arg(qs(credit.builds.front().id), powerFigure(credit.base_w, units));
+}
+
+BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, const Theme& theme) {
+    const Credit& credit = *analysis.credit;
+    BoardContent out;
+    out.xTitle = u"rpm"_s;
+    out.zeroLine = true;
+    out.symmetric = true;
+    if (look.part >= credit.sets.parts.size())
+        return out;
+    out.xRange = RpmRange{analysis.rpm.front(), analysis.rpm.back()};
+    const QString name = qs(credit.sets.parts[look.part].name);
+    QColor ground = theme.quietInk;
+    ground.setAlpha(theme.dark ? 80 : 60);
+    const QPen pen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin);
+    out.title = QObject::tr("%1, %2: gain by speed, %3 %4")
+                    .arg(name, viewText(look.view), powerUnit(look.units), qs(placePhrase(analysis.place)));
+    const auto pairs = comparisonsOf(analysis, look, look.part);
+    const QString banded = QObject::tr(" \u00B7 band: 95\u00A0% for the whole curve");
+    if (pairs.size() == 1 && pairs.front()->hasInterval) {
+        out.title += banded;
+        out.bands.push_back({analysis.rpm, shown(pairs.front()->judgedBand().low, look.units),
+                             shown(pairs.front()->judgedBand().high, look.units), ground});
+    }
+    if (!pairs.empty()) {
+        for (const Comparison* c : pairs)
+            out.series.push_back({c->rpm, shown(c->delta_w, look.units), pen,
+                                  pairs.size() > 1 ? u"%1\u2192%2"_s.arg(qs(c->from), qs(c->to)) : QString()});
+    } else if (const CreditShare* share = shareOf(credit, look.part);
+               share && look.view == CreditView::FairShare && share->curve.curve.delta.size() > 0) {
+        const ShareBand band = bandOf(share->curve);
+        out.title += banded;
+        out.bands.push_back({analysis.rpm, shown(band.low, look.units), shown(band.high, look.units), ground});
+        out.series.push_back({analysis.rpm, shown(band.value, look.units), pen, {}});
+    }
+    return out;
+}
+
+BoardContent sweepCurve(const SettingSweep& sweep, size_t chosen, const Theme& theme) {
+    const auto percents = [](const std::vector<double>& logs) {
+        std::vector<double> out;
+        for (const double log : logs)
+            out.push_back(percentOfLog(log));
+        return out;
+    };
+    BoardContent out;
+    out.title = QObject::tr("%1: gain for the use over %2, % \u00B7 band: 95\u00A0%")
+                    .arg(qs(sweep.setting.name), qs(currentVoice().number(significant(sweep.levels.front().value, 6))) +
+                                                     qs(sweep.setting.unit));
+    out.xTitle = qs(sweep.setting.unit).trimmed();
+    const double beside = 0.03 * (sweep.value.back() - sweep.value.front());
+    out.xRange = RpmRange{sweep.value.front() - beside, sweep.value.back() + beside};
+    out.zeroLine = true;
+    QColor ground = theme.quietInk;
+    ground.setAlpha(theme.dark ? 80 : 60);
+    out.bands.push_back({sweep.value, percents(sweep.low), percents(sweep.high), ground});
+    out.series.push_back(
+        {sweep.value, percents(sweep.gain), QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin), {}});
+    BoardSeries levels{{}, {}, QPen(theme.quietInk, 2.0), {}, 8.0};
+    for (const SweepLevel& level : sweep.levels) {
+        levels.x.push_back(level.value);
+        levels.y.push_back(percentOfLog(level.fitted));
+    }
+    BoardSeries one{{levels.x[chosen]}, {levels.y[chosen]}, QPen(theme.mark, 2.0), {}, 13.0};
+    out.series.push_back(std::move(levels));
+    out.series.push_back(std::move(one));
+    if (sweep.driftTaken && !sweep.anywhere)
+        out.shades.push_back(
+            {sweep.best.low, sweep.best.high, theme.faded(theme.mark, 0.14), QObject::tr("the best lies here")});
+    return out;
+}
+
+BoardContent bestByRpm(const SettingSweep& sweep, const Theme& theme) {
+    BoardContent out;
+    out.title =
+        QObject::tr("Best %1 by speed%2 \u00B7 band: 95\u00A0% at each speed")
+            .arg(qs(sweep.setting.name), sweep.setting.unit.empty() ? QString() : u","_s + qs(sweep.setting.unit));
+    out.xTitle = u"rpm"_s;
+    if (!sweep.driftTaken)
+        return out;
+    BoardSeries best{{}, {}, QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin), {}};
+    BoardBand band;
+    band.colour = theme.quietInk;
+    band.colour.setAlpha(theme.dark ? 80 : 60);
+    for (const BestAtRpm& one : sweep.byRpm) {
+        const bool anywhere = one.low <= sweep.value.front() && one.high >= sweep.value.back();
+        best.x.push_back(one.rpm);
+        best.y.push_back(anywhere ? kNaN : one.value); // no best can be told there
+        band.x.push_back(one.rpm);
+        band.low.push_back(one.low);
+        band.high.push_back(one.high);
+    }
+    if (!best.x.empty())
+        out.xRange = RpmRange{best.x.front(), best.x.back()};
+    const double room = 0.06 * (sweep.value.back() - sweep.value.front());
+    out.yRange = RpmRange{sweep.value.front() - room, sweep.value.back() + room};
+    out.bands.push_back(std::move(band));
+    out.series.push_back(std::move(best));
+    return out;
+}
+
+QString creditText(const DayAnalysis* analysis) {
+    if (!analysis)
+        return QObject::tr("Working the day out \u2026");
+    if (!analysis->whyNoComparison.empty() && !analysis->credit)
+        return QObject::tr("Nothing to give credit for yet: %1.").arg(qs(analysis->whyNoComparison));
+    if (!analysis->credit)
+        return phrase("credit.no_repeats");
+    return unbroken(qs(said(creditSummary(*analysis->credit))));
+}
+
+QStringList creditCautions(const TestDay& day, const DayAnalysis& analysis) {
+    QStringList out;
+    if (!analysis.credit)
+        return out;
+    const Credit& credit = *analysis.credit;
+    const QString range = QObject::tr("Use: %1 rpm").arg(rangeText(credit.use.range_rpm));
+    out << (day.plan.use_rpm && day.plan.useAfterLooking ? QObject::tr("%1, chosen after looking").arg(range) : range);
+    const bool holes = std::any_of(credit.shares.begin(), credit.shares.end(),
+                                   [](const CreditShare& share) { return share.boundFactor > 0.0; });
+    if (holes)
+        out << (credit.interactionBound_pct
+                    ? QObject::tr("fair shares within the declared bound of %1\u00A0%")
+                          .arg(numberText(*credit.interactionBound_pct, 1))
+                    : QObject::tr("fair shares only if interactions that were not run are nil"));
+    for (const Statement& advice : creditAdvice(credit))
+        out << qs(advice).chopped(1); // they stand in a line
+    return out;
+}
+
+QStringList sweepLines(const SettingSweep& sweep) {
+    QStringList out;
+    const auto value = [&](double setting) {
+        return qs(currentVoice().number(significant(setting, 4))) + qs(sweep.setting.unit);
+    };
+    if (sweep.driftTaken && sweep.flatTop && sweep.flatTop->high > sweep.flatTop->low)
+        out << QObject::tr("From %1 to %2 it gives away no more than 0.5\u00A0%")
+                   .arg(value(sweep.flatTop->low), value(sweep.flatTop->high));
+    if (sweep.driftTaken && sweep.oneMoreStep)
+        out << QObject::tr(
+                   "One step more beyond %1 gives %2\u00A0% at most, if each step gives less than the one before")
+                   .arg(value(sweep.levels.back().value),
+                        numberText(std::max(0.0, percentOfLog(*sweep.oneMoreStep)), 1));
+    return out;
+}
+
+QStringList partLines(const Credit& credit, const CreditLook& look) {
+    QStringList out;
+    if (look.part >= credit.sets.parts.size())
+        return out;
+    for (const CreditPart& part : {credit.sets.parts[look.part]})
+        for (const auto* changes : {&part.changes, &part.countedWith})
+            for (const Change& change : *changes)
+                out << u"%1: %2 \u2192 %3"_s.arg(qs(change.part), qs(valuePhrase(change.from)),
+                                                 qs(valuePhrase(change.to)));
+    const CreditShare* share = credit.sets.parts.size() > 1 ? shareOf(credit, look.part) : nullptr;
+    if (share && share->alone)
+        out << QObject::tr("alone %1").arg(gainText(*share->alone, look.units));
+    if (share && share->onTop)
+        out << QObject::tr("on top of all %1").arg(gainText(*share->onTop, look.units));
+    if (share && share->boundFactor > 0.0)
+        out << QObject::tr("each %1 of an interaction that was not run moves its fair share by up to %2")
+                   .arg(u"1\u00A0%"_s, numberText(share->boundFactor, 2) + u"\u00A0%"_s);
+    for (const CreditInteraction& one : credit.interactions)
+        if ((one.parts >> look.part & 1U) != 0U && std::isfinite(one.amount.log)) {
+            const double half = (percentOfLog(one.amount.high) - percentOfLog(one.amount.low)) / 2.0;
+            out << QObject::tr("%1 together beyond each by itself: %2")
+                       .arg(setText(credit, one.parts),
+                            qs(currentVoice().interval(percentOfLog(one.amount.log), half, "%", true)));
+        }
+    return out;
+}
+
+} // namespace hillrun

@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/credit/credit_picture.h"
+#include "app/credit/part_form.h"
+#include "app/credit/part_table.h"
+#include "app/frame/page.h"
+#include "app/look/copied_table.h"
+
+#include <QStackedWidget>
+#include <QToolButton>
+
+namespace hillrun {
+
+/// What each part really contributes: one sentence, the parts as stairs or as a net, the table of parts; of a setting
+/// that was run in steps its response, the best and what each step gives away.
+class CreditPage : public PageView {
+    Q_OBJECT
+public:
+    CreditPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
+               QWidget* parent = nullptr);
+    void setView(CreditView view);
+    void step(int by); ///< the next or previous part, or step of a sweep
+    [[nodiscard]] CreditLook looked() const { return {m_view, m_part, m_selection.units()}; }
+    [[nodiscard]] bool canCopy() const override;
+    void copyTable() const override;
+    void copyPicture() const override;
+
+protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+
+private:
+    QWidget* makeHead();
+    QWidget* makePictures(ActionRegistry& actions);
+    QWidget* makeViews(ActionRegistry& actions);
+    QWidget* makeSide();
+    void connectParts();
+    void refresh();
+    void refreshAnswer(const DayAnalysis* analysis);
+    void refreshViews(const Credit* credit);
+    void refreshParts(const DayAnalysis& analysis);
+    void refreshSweep(const DayAnalysis& analysis);
+    void refreshCursor();
+    void choose(size_t part);
+    [[nodiscard]] bool isSweep() const;
+
+    DayDocument& m_document;
+    Selection& m_selection;
+    Look& m_look;
+    CreditView m_view = CreditView::FairShare;
+    CreditKind m_kind = CreditKind::None; ///< that the view was chosen for
+    size_t m_part = 0;
+    QWidget* m_mark = nullptr;
+    QLabel* m_answer = nullptr;
+    QLabel* m_caution = nullptr;
+    QWidget* m_views = nullptr;
+    std::vector<QToolButton*> m_viewButtons;
+    QFrame* m_pictures = nullptr;
+    QStackedWidget* m_stack = nullptr; ///< parts, sweep
+    CreditPicture* m_picture = nullptr;
+    Board* m_response = nullptr;
+    Board* m_curve = nullptr;
+    QWidget* m_side = nullptr;
+    PartTable* m_table = nullptr;
+    QLabel* m_lines = nullptr;
+    PartForm* m_form = nullptr;
+};
+
+} // namespace hillrun

@@ -2,10 +2,10 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/board/gain_ribbon.h"
 #include "app/compare/band_model.h"
 #include "app/compare/build_card.h"
 #include "app/compare/field_pane.h"
-#include "app/board/gain_ribbon.h"
 #include "app/compare/pair_claims.h"
 #include "app/compare/pair_offers.h"
 #include "app/document/day_document.h"

@@ -151,12 +151,17 @@ std::vector<double> shown(const std::vector<double>& values_w, const DisplayUnit
 
 QString powerUnit(const DisplayUnits& units) { return QString::fromUtf8(powerUnitText(units.power)); }
 
-/// "pipe + map"; of no parts "base"
+/// "pipe + map"; of no parts "base". Of several long names something of each is left.
 QString setText(const Credit& credit, PartSet set) {
+    constexpr int kMostLetters = 14;
     QStringList names;
     for (size_t part = 0; part < credit.sets.parts.size(); ++part)
         if ((set >> part & 1U) != 0U)
             names << qs(credit.sets.parts[part].name);
+    if (names.size() > 1)
+        for (QString& name : names)
+            if (name.size() > kMostLetters)
+                name = name.left(kMostLetters - 1).trimmed() + u"\u2026"_s;
     return names.isEmpty() ? QObject::tr("base") : names.join(u" + "_s);
 }
 
@@ -343,28 +348,6 @@ std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, c
     return out;
 }
 
-std::vector<PartRow> levelRows(const DayAnalysis& analysis) {
-    std::vector<PartRow> out;
-    const SettingSweep& sweep = *analysis.credit->sweep;
-    for (const SweepLevel& level : sweep.levels) {
-        QStringList ids;
-        for (const size_t build : level.builds)
-            ids << qs(analysis.credit->builds[build].id);
-        PartRow row;
-        row.name = u"%1%2   %3"_s.arg(qs(currentVoice().number(significant(level.value, 6))), qs(sweep.setting.unit),
-                                      ids.join(u", "_s));
-        const double half = (percentOfLog(level.fitted + level.half) - percentOfLog(level.fitted - level.half)) / 2.0;
-        row.gain = &level == &sweep.levels.front()
-                       ? kDash
-                       : qs(currentVoice().interval(percentOfLog(level.fitted), half, "%", true));
-        if (sweep.driftTaken)
-            row.price = QObject::tr("gives away %1\u00A0% at most")
-                            .arg(numberText(std::max(0.0, percentOfLog(level.costsAtMost)), 1));
-        out.push_back(std::move(row));
-    }
-    return out;
-}
-
 CreditView usualView(const Credit& credit) {
     if (credit.sets.kind != CreditKind::Lattice || !hasView(credit, CreditView::FairShare))
         return CreditView::AsRun;
@@ -411,69 +394,6 @@ BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, cons
     return out;
 }
 
-BoardContent sweepCurve(const SettingSweep& sweep, size_t chosen, const Theme& theme) {
-    const auto percents = [](const std::vector<double>& logs) {
-        std::vector<double> out;
-        for (const double log : logs)
-            out.push_back(percentOfLog(log));
-        return out;
-    };
-    BoardContent out;
-    out.title = QObject::tr("%1: gain for the use over %2, % \u00B7 band: 95\u00A0%")
-                    .arg(qs(sweep.setting.name), qs(currentVoice().number(significant(sweep.levels.front().value, 6))) +
-                                                     qs(sweep.setting.unit));
-    out.xTitle = qs(sweep.setting.unit).trimmed();
-    const double beside = 0.03 * (sweep.value.back() - sweep.value.front());
-    out.xRange = RpmRange{sweep.value.front() - beside, sweep.value.back() + beside};
-    out.zeroLine = true;
-    QColor ground = theme.quietInk;
-    ground.setAlpha(theme.dark ? 80 : 60);
-    out.bands.push_back({sweep.value, percents(sweep.low), percents(sweep.high), ground});
-    out.series.push_back(
-        {sweep.value, percents(sweep.gain), QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin), {}});
-    BoardSeries levels{{}, {}, QPen(theme.quietInk, 2.0), {}, 8.0};
-    for (const SweepLevel& level : sweep.levels) {
-        levels.x.push_back(level.value);
-        levels.y.push_back(percentOfLog(level.fitted));
-    }
-    BoardSeries one{{levels.x[chosen]}, {levels.y[chosen]}, QPen(theme.mark, 2.0), {}, 13.0};
-    out.series.push_back(std::move(levels));
-    out.series.push_back(std::move(one));
-    if (sweep.driftTaken && !sweep.anywhere)
-        out.shades.push_back(
-            {sweep.best.low, sweep.best.high, theme.faded(theme.mark, 0.14), QObject::tr("the best lies here")});
-    return out;
-}
-
-BoardContent bestByRpm(const SettingSweep& sweep, const Theme& theme) {
-    BoardContent out;
-    out.title =
-        QObject::tr("Best %1 by speed%2 \u00B7 band: 95\u00A0% at each speed")
-            .arg(qs(sweep.setting.name), sweep.setting.unit.empty() ? QString() : u","_s + qs(sweep.setting.unit));
-    out.xTitle = u"rpm"_s;
-    if (!sweep.driftTaken)
-        return out;
-    BoardSeries best{{}, {}, QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin), {}};
-    BoardBand band;
-    band.colour = theme.quietInk;
-    band.colour.setAlpha(theme.dark ? 80 : 60);
-    for (const BestAtRpm& one : sweep.byRpm) {
-        const bool anywhere = one.low <= sweep.value.front() && one.high >= sweep.value.back();
-        best.x.push_back(one.rpm);
-        best.y.push_back(anywhere ? kNaN : one.value); // no best can be told there
-        band.x.push_back(one.rpm);
-        band.low.push_back(one.low);
-        band.high.push_back(one.high);
-    }
-    if (!best.x.empty())
-        out.xRange = RpmRange{best.x.front(), best.x.back()};
-    const double room = 0.06 * (sweep.value.back() - sweep.value.front());
-    out.yRange = RpmRange{sweep.value.front() - room, sweep.value.back() + room};
-    out.bands.push_back(std::move(band));
-    out.series.push_back(std::move(best));
-    return out;
-}
-
 QString creditText(const DayAnalysis* analysis) {
     if (!analysis)
         return QObject::tr("Working the day out \u2026");
@@ -500,22 +420,6 @@ QStringList creditCautions(const TestDay& day, const DayAnalysis& analysis) {
                     : QObject::tr("fair shares only if interactions that were not run are nil"));
     for (const Statement& advice : creditAdvice(credit))
         out << qs(advice).chopped(1); // they stand in a line
-    return out;
-}
-
-QStringList sweepLines(const SettingSweep& sweep) {
-    QStringList out;
-    const auto value = [&](double setting) {
-        return qs(currentVoice().number(significant(setting, 4))) + qs(sweep.setting.unit);
-    };
-    if (sweep.driftTaken && sweep.flatTop && sweep.flatTop->high > sweep.flatTop->low)
-        out << QObject::tr("From %1 to %2 it gives away no more than 0.5\u00A0%")
-                   .arg(value(sweep.flatTop->low), value(sweep.flatTop->high));
-    if (sweep.driftTaken && sweep.oneMoreStep)
-        out << QObject::tr(
-                   "One step more beyond %1 gives %2\u00A0% at most, if each step gives less than the one before")
-                   .arg(value(sweep.levels.back().value),
-                        numberText(std::max(0.0, percentOfLog(*sweep.oneMoreStep)), 1));
     return out;
 }
 

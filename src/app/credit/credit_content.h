@@ -92,16 +92,8 @@ struct PartRow {
     bool operator==(const PartRow&) const = default;
 };
 std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, const CreditLook& look);
-/// The steps of a sweep as rows: "240 mm", its gain over the lowest, what it gives away at most.
-std::vector<PartRow> levelRows(const DayAnalysis& analysis);
-
 /// What the chosen part gives along rpm, with its band.
 BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, const Theme& theme);
-/// Gain over the setting with its band; the steps as they were measured.
-BoardContent sweepCurve(const SettingSweep& sweep, size_t chosen, const Theme& theme);
-/// The best setting by speed.
-BoardContent bestByRpm(const SettingSweep& sweep, const Theme& theme);
-
 /// The one that is asked for first.
 CreditView usualView(const Credit& credit);
 /// "A 62.3 kW"
@@ -110,8 +102,6 @@ QString baseText(const Credit& credit, const DisplayUnits& units);
 /// The answer and, second, what would tell more.
 QString creditText(const DayAnalysis* analysis);
 QStringList creditCautions(const TestDay& day, const DayAnalysis& analysis);
-/// What is known of a sweep beside its boards.
-QStringList sweepLines(const SettingSweep& sweep);
 /// What is known of one part beside the table, line by line: alone, on top, interactions.
 QStringList partLines(const Credit& credit, const CreditLook& look);
 

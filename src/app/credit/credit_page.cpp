@@ -3,6 +3,7 @@
 #include "app/credit/credit_page.h"
 
 #include "app/board/board_svg.h"
+#include "app/credit/sweep_content.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"

@@ -146,6 +146,9 @@ void CreditPicture::paintStair(QPainter& painter, const CreditStair& stair, cons
     if (needed > column.right() - beside.left()) // no room beside the whisker: above it
         figure = QRectF(x - needed / 2, std::max(column.top(), std::min(yOf(stair.high_w), block.top()) - px(22)),
                         needed + 2, px(20));
+    if (const double below = std::max(yOf(stair.low_w), block.bottom()) + px(2);
+        stair.to_w < stair.from_w && below + px(20) < bottom) // of a loss beyond its lower end
+        figure = QRectF(x - needed / 2, below, needed + 2, px(20));
     painter.fillRect(QRectF(figure.left() - 2, figure.top(), needed + 4, figure.height()), t.panel);
     painter.drawText(figure, Qt::AlignLeft | Qt::AlignVCenter, stair.gain);
     painter.setFont(fonts::text(13, chosen));

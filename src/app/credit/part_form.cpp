@@ -152,8 +152,11 @@ void PartForm::refreshCounting(const Credit* credit) {
         for (size_t i = 0; i < differing.size(); ++i) {
             auto* name = quietLabel(u"countsName%1"_s.arg(i), m_counts);
             name->setText(spoken(differing[i]));
+            name->setWordWrap(true);
             auto* choice = new QComboBox(m_counts);
             choice->setObjectName(u"counts%1"_s.arg(i));
+            choice->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+            choice->setMinimumContentsLength(12); // long names do not widen the panel
             choice->setAccessibleName(tr("What %1 counts with").arg(spoken(differing[i])));
             m_countsGrid->addWidget(name, static_cast<int>(i), 0);
             m_countsGrid->addWidget(choice, static_cast<int>(i), 1);

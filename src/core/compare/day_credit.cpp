@@ -11,6 +11,8 @@
 namespace hillrun {
 namespace {
 
+constexpr size_t kFewParts = 2; ///< so many are named one by one in a sentence
+
 Power wattsOf(const CreditAmount& amount, bool sign) {
     return {amount.watts(), 0.5 * amount.scale_w * (amount.high - amount.low), sign, 0};
 }
@@ -122,6 +124,29 @@ template <class Item> Several itemsOf(const Credit& credit, const std::vector<It
     return out;
 }
 
+/// Of few parts by their names, of more by their number.
+Statement together(const Credit& credit) {
+    std::vector<std::string> names = partNames(credit);
+    if (names.size() > kFewParts)
+        return {"credit.all_together", {decimals(static_cast<double>(names.size()), 0), wattsOf(*credit.total, true)}};
+    names.front() = atStart(names.front());
+    return {"credit.together", {namesOf(names), wattsOf(*credit.total, true)}};
+}
+
+/// Of few parts each, of more those that are proven.
+Statement fairShares(const Credit& credit) {
+    const bool bounded = std::any_of(credit.shares.begin(), credit.shares.end(),
+                                     [](const CreditShare& share) { return share.boundFactor > 0.0; });
+    std::vector<CreditShare> proven = credit.shares;
+    if (credit.shares.size() > kFewParts)
+        std::erase_if(proven, [](const CreditShare& share) { return !share.amount.proven(); });
+    if (proven.empty())
+        return {"credit.no_share_proven"};
+    if (proven.size() < credit.shares.size())
+        return {bounded ? "credit.shares_proven_if_nil" : "credit.shares_proven", {itemsOf(credit, proven)}};
+    return {bounded ? "credit.shares_if_nil" : "credit.shares", {itemsOf(credit, proven)}};
+}
+
 /// The builds that an analysis was worked with, the base first.
 std::vector<Build> fittedBuilds(const TestDay& day, const DayAnalysis& analysis) {
     std::vector<Build> out;
@@ -152,19 +177,14 @@ std::vector<Statement> creditSummary(const Credit& credit) {
     if (whole && credit.sets.parts.size() == 1)
         return {{"credit.one_part", {atStart(credit.sets.parts.front().name), wattsOf(*credit.total, true)}}};
     std::vector<Statement> out;
-    std::vector<std::string> names = partNames(credit);
-    names.front() = atStart(names.front());
     if (whole)
-        out.push_back({"credit.together", {namesOf(names), wattsOf(*credit.total, true)}});
+        out.push_back(together(credit));
     if (credit.beyondSum && credit.beyondSum->mayClaim)
         out.push_back(beyondSum(credit));
-    if (credit.sets.kind == CreditKind::Ladder && mayClaim(credit.steps)) {
+    if (credit.sets.kind == CreditKind::Ladder && mayClaim(credit.steps))
         out.push_back({"credit.steps", {itemsOf(credit, credit.steps)}});
-    } else if (credit.sets.kind != CreditKind::Ladder && mayClaim(credit.shares)) {
-        const bool bounded = std::any_of(credit.shares.begin(), credit.shares.end(),
-                                         [](const CreditShare& share) { return share.boundFactor > 0.0; });
-        out.push_back({bounded ? "credit.shares_if_nil" : "credit.shares", {itemsOf(credit, credit.shares)}});
-    }
+    else if (credit.sets.kind != CreditKind::Ladder && mayClaim(credit.shares))
+        out.push_back(fairShares(credit));
     return out.empty() ? std::vector<Statement>{{"credit.drift_open"}} : out;
 }
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/compare/judge.h"
+#include "core/compare/quantity.h"
 #include "core/compare/sentence.h"
 #include "core/errors/shown_text.h"
 #include "core/slip/day_events.h"
@@ -32,6 +33,7 @@ struct AnalyseOptions {
     std::string batch;
     AnswerOptions answer;
     std::vector<std::string> bands, from, to;
+    std::string quantity;
     bool json = false;
     bool jsonLines = false;
 };
@@ -45,6 +47,7 @@ RpmRange bandOf(const std::string& text) {
 
 AnalysisSettings settingsOf(const AnalyseOptions& o) {
     AnalysisSettings out = o.answer.settings();
+    out.quantity = o.quantity;
     if (o.from.size() != o.to.size())
         throw WrongUse(said("cli.from_and_to_come"));
     for (size_t i = 0; i < o.from.size(); ++i)
@@ -66,13 +69,26 @@ std::shared_ptr<const DayAnalysis> orThrow(std::shared_ptr<const DayAnalysis> an
                 why.items.push_back({"note.of_pull_plain", {pull.id, pull.whyLeftOut}});
         throw DataError(Problem::NothingToCompare, {why});
     }
+    if (!analysis->whyNoQuantity.empty())
+        throw WrongUse(said(analysis->whyNoQuantity));
     return analysis;
+}
+
+/// Each pair of the family: the mean difference over the whole range, and what it means.
+void printQuantity(const QuantityAnswer& answer) {
+    for (size_t i = 0; i < answer.family; ++i) {
+        const QuantityPair& pair = answer.pairs[i];
+        fmt::print("  {} \u2192 {}: {}\n", shownText(pair.from), shownText(pair.to),
+                   said(quantitySummary(answer.kind, pair)));
+    }
 }
 
 void printText(const TestDay& day, const DayAnalysis& analysis) {
     fmt::print("{} ({})\n", shownText(day.name), standardInfo(analysis.settings.reduce.standard).title);
     for (const Comparison& c : analysis.comparisons)
         fmt::print("  {} \u2192 {}: {}\n", shownText(c.from), shownText(c.to), said(summary(c, {})));
+    if (analysis.quantity)
+        printQuantity(*analysis.quantity);
     if (analysis.field)
         fmt::print("  {}\n", said(fieldSummary(*analysis.field)));
     if (!analysis.whyNoComparison.empty())
@@ -283,6 +299,7 @@ void addAnalyse(CLI::App& app) {
     command->add_option("--batch", o->batch, said("cli.text_file_with_one"));
     o->answer.addTo(*command);
     command->add_option("--band", o->bands, said("cli.low_high_in_rpm"));
+    command->add_option("--quantity", o->quantity, said("cli.another_curve"));
     command->add_option("--from", o->from, said("cli.build_to_compare_from"));
     command->add_option("--to", o->to, said("cli.build_to_compare_to"));
     command->add_flag("--json", o->json, said("cli.one_json_document_and"));

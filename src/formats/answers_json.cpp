@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/answers_json.h"
 
+#include "core/compare/quantity.h"
 #include "core/units/log_percent.h"
 #include "core/weather/altitude.h"
 #include "formats/credit_json.h"
@@ -306,6 +307,41 @@ Json eventsJson(const std::vector<Event>& found) {
     return out;
 }
 
+Json plainEdges(const Edges& edges) { return {{"low", scaled(edges.low, 1.0)}, {"high", scaled(edges.high, 1.0)}}; }
+
+/// In the quantity's own unit; what stands there in kW gives way.
+void putQuantity(Json& out, const QuantityPair& pair) {
+    out["delta"] = scaled(pair.delta, 1.0);
+    out["pointwise95"] = plainEdges(pair.pointwise95);
+    out["simultaneous95"] = plainEdges(pair.simultaneous95);
+    out["family95"] = plainEdges(pair.family95);
+    out["regions"] = out["bands"] = Json::array();
+    for (const Region& region : pair.regions)
+        out["regions"].push_back(
+            {{"from_rpm", region.range_rpm.low}, {"to_rpm", region.range_rpm.high}, {"kind", regionName(region.kind)}});
+    for (const QuantityBand& band : pair.bands)
+        out["bands"].push_back({{"from_rpm", band.range_rpm.low},
+                                {"to_rpm", band.range_rpm.high},
+                                {"delta", numberOrNull(band.delta)},
+                                {"low", numberOrNull(band.low)},
+                                {"high", numberOrNull(band.high)},
+                                {"p", numberOrNull(band.p)}});
+    if (!pair.note.empty())
+        out["note"] = Voice::forFiles().say(pair.note);
+}
+
+void addQuantity(Json& out, const QuantityAnswer& answer) {
+    out["quantity"] = answer.kind.id;
+    out["unit"] = answer.kind.unit;
+    for (Json& build : out["builds"])
+        for (const auto& [id, values] : answer.builds)
+            if (build["id"] == id)
+                build["value"] = scaled(values, 1.0);
+    for (Json& comparison : out["comparisons"])
+        if (const QuantityPair* pair = answer.find(comparison["from"], comparison["to"]))
+            putQuantity(comparison, *pair);
+}
+
 } // namespace
 
 Json reduceAnswer(const Curve& curve, const std::vector<Event>& events) {
@@ -345,6 +381,8 @@ Json analyseAnswer(const DayAnalysis& analysis) {
     out["comparisons"] = Json::array();
     for (const Comparison& comparison : analysis.comparisons)
         out["comparisons"].push_back(comparisonJson(comparison));
+    if (analysis.quantity)
+        addQuantity(out, *analysis.quantity);
     if (analysis.field)
         out["field"] = fieldJson(*analysis.field);
     out["flags"] = flagsJson(analysis);

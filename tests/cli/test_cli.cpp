@@ -555,3 +555,20 @@ TEST_CASE("credit: what counts as one part can be said, and what is not known is
     }
     CHECK(run("credit " + day + " --json").json()["advice"] == "");
 }
+
+TEST_CASE("another curve beside power: in its own unit, in words and in JSON") {
+    const std::string day = "'" + test::boostDay().string() + "'";
+    const Json answer = run("analyse " + day + " --quantity boost --json").json();
+    CHECK(answer["quantity"] == "boost");
+    CHECK(answer["unit"] == "kPa");
+    CHECK(answer["builds"][0]["value"].size() == answer["grid_rpm"].size());
+    const Json& pair = answer["comparisons"][0];
+    CHECK(pair["delta"].size() == pair["delta_power_kw"].size());
+    CHECK(pair["bands"][0]["delta"].get<double>() > 5.0); // 60 against 75 kPa where the wastegate holds it
+    CHECK(pair["family95"]["low"].size() == pair["delta"].size());
+    CHECK(pair["regions"].back()["kind"] == "gain");
+    CHECK(run("analyse " + day + " --quantity lambda").out.find("Lambda: ") != std::string::npos);
+    const Run missing = run("analyse " + day + " --quantity oil_level");
+    CHECK(missing.status == 2);
+    CHECK(missing.error.find("no two builds have oil_level; this day has: power, torque, boost") != std::string::npos);
+}

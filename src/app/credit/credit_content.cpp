@@ -3,6 +3,7 @@
 #include "app/credit/credit_content.h"
 
 #include "app/look/words.h"
+#include "core/answer/stretches.h"
 #include "core/compare/day_credit.h"
 #include "core/compare/sentence.h"
 #include "core/units/log_percent.h"
@@ -112,32 +113,16 @@ QString rangeOfSteps(const std::vector<const CreditStep*>& steps, const DisplayU
 
 /// The fair share along rpm, W, with the band over all shares at once.
 struct ShareBand {
-    std::vector<double> value, low, high;
+    std::vector<double> value;
+    Edges edges;
 };
 ShareBand bandOf(const CreditCurve& curve) {
     ShareBand out;
     for (Eigen::Index p = 0; p < curve.curve.delta.size(); ++p) {
         const double half = curve.family * curve.curve.standardError(p) + curve.curve.boundHalf;
         out.value.push_back(curve.scale_w(p) * curve.curve.delta(p));
-        out.low.push_back(curve.scale_w(p) * (curve.curve.delta(p) - half));
-        out.high.push_back(curve.scale_w(p) * (curve.curve.delta(p) + half));
-    }
-    return out;
-}
-
-/// Runs of gain, loss and unresolved.
-std::vector<Region> regionsOf(const ShareBand& band, const std::vector<double>& rpm, bool mayClaim) {
-    std::vector<Region> out;
-    for (size_t p = 0; p < band.value.size(); ++p) {
-        if (!std::isfinite(band.value[p]))
-            continue;
-        const RegionKind kind = mayClaim && band.low[p] > 0.0    ? RegionKind::Gain
-                                : mayClaim && band.high[p] < 0.0 ? RegionKind::Loss
-                                                                 : RegionKind::Unresolved;
-        if (!out.empty() && out.back().kind == kind && p > 0 && out.back().range_rpm.high >= rpm[p - 1])
-            out.back().range_rpm.high = rpm[p];
-        else
-            out.push_back({{rpm[p], rpm[p]}, kind, {}, {}});
+        out.edges.low.push_back(curve.scale_w(p) * (curve.curve.delta(p) - half));
+        out.edges.high.push_back(curve.scale_w(p) * (curve.curve.delta(p) + half));
     }
     return out;
 }
@@ -341,8 +326,10 @@ std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, c
         row.expected = expectedText(facts, look.units);
         if (const auto pairs = comparisonsOf(analysis, look, part); pairs.size() == 1)
             row.regions = pairs.front()->regions;
-        else if (share && look.view == CreditView::FairShare && share->curve.curve.delta.size() > 0)
-            row.regions = regionsOf(bandOf(share->curve), analysis.rpm, share->amount.mayClaim);
+        else if (share && look.view == CreditView::FairShare && share->curve.curve.delta.size() > 0) {
+            const ShareBand band = bandOf(share->curve);
+            row.regions = stretchesOf(analysis.rpm, band.value, band.edges, share->amount.mayClaim);
+        }
         out.push_back(std::move(row));
     }
     return out;
@@ -388,7 +375,8 @@ BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, cons
                share && look.view == CreditView::FairShare && share->curve.curve.delta.size() > 0) {
         const ShareBand band = bandOf(share->curve);
         out.title += banded;
-        out.bands.push_back({analysis.rpm, shown(band.low, look.units), shown(band.high, look.units), ground});
+        out.bands.push_back(
+            {analysis.rpm, shown(band.edges.low, look.units), shown(band.edges.high, look.units), ground});
         out.series.push_back({analysis.rpm, shown(band.value, look.units), pen, {}});
     }
     return out;

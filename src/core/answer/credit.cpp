@@ -85,6 +85,10 @@ private:
         return out;
     }
 
+    /// What interactions that were not run may move a share by, as far as somebody declared it; log.
+    [[nodiscard]] double declaredBound(double boundFactor) const {
+        return m_settings.notes.interactionBound_pct.value_or(0.0) / 100.0 * boundFactor;
+    }
     /// Shares and the total are one family.
     void addShares() {
         std::vector<std::pair<size_t, ShareWeights>> found;
@@ -101,11 +105,10 @@ private:
         const double critical = familyCritical(m_numbers, m_family, m_cache);
         const double scale_w = scaleBetween(0U, full());
         for (const auto& [part, weights] : found) {
-            const double bound = m_settings.notes.interactionBound_pct.value_or(0.0) / 100.0 * weights.boundFactor;
             CreditShare share;
             share.part = part;
             share.boundFactor = weights.boundFactor;
-            share.amount = amountOf(weights.ofBuild, critical, scale_w, bound);
+            share.amount = amountOf(weights.ofBuild, critical, scale_w, declaredBound(weights.boundFactor));
             share.alone = single(0U, 1U << part);
             share.onTop = single(full() & ~(1U << part), full());
             m_out.shares.push_back(std::move(share));
@@ -183,9 +186,10 @@ private:
         const VectorXd scale_w = scaleAlongRpm();
         for (size_t i = 0; i < curves.size(); ++i) {
             CreditCurve curve{std::move(curves[i]), critical.own[i], critical.family, scale_w};
-            if (i < m_out.shares.size())
+            if (i < m_out.shares.size()) {
+                curve.curve.boundHalf += declaredBound(m_out.shares[i].boundFactor);
                 m_out.shares[i].curve = std::move(curve);
-            else
+            } else
                 m_out.totalCurve = std::move(curve);
         }
     }

@@ -18,6 +18,7 @@
 namespace hillrun {
 
 struct Credit;
+struct QuantityAnswer;
 
 /// Everything a user may choose about the analysis of a day.
 struct AnalysisSettings {
@@ -29,6 +30,7 @@ struct AnalysisSettings {
     std::optional<double> matters_pct;
     std::optional<RpmRange> use_rpm;   ///< the speeds that count: the mean over them speaks when no stretch does
     std::vector<RpmWeight> useWeights; ///< how much each counts, for the field; empty: all alike
+    std::string quantity;              ///< another curve that is wanted beside power and torque: "boost"; empty: none
     bool credit = false;               ///< what each part gives is wanted too
     bool operator==(const AnalysisSettings&) const = default;
 };
@@ -75,13 +77,15 @@ struct DayAnalysis {
     std::shared_ptr<const DayModel> model; ///< null: nothing to fit
     std::vector<double> pooledSd_w;        ///< repeatability of one pull along rpm; NaN without degrees of freedom
     std::vector<BuildResult> builds;
-    std::vector<Comparison> comparisons;  ///< the family: named beforehand or made from the day's builds
-    std::vector<Comparison> otherPairs;   ///< every other pair, and each the other way round
-    std::optional<Field> field;           ///< all builds at once; of three and more
-    std::shared_ptr<const Credit> credit; ///< when it was wanted, and the day can tell
-    std::vector<DayDoubt> doubts;         ///< weather that cannot be, a base that was still settling; once looked for
-    std::vector<Statement> notes;         ///< what else the reader must know: unknown clock, shrunk window ...
-    Statement whyNoComparison;            ///< empty when there are comparisons
+    std::vector<Comparison> comparisons;            ///< the family: named beforehand or made from the day's builds
+    std::vector<Comparison> otherPairs;             ///< every other pair, and each the other way round
+    std::optional<Field> field;                     ///< all builds at once; of three and more
+    std::shared_ptr<const QuantityAnswer> quantity; ///< the other curve, when two builds have it
+    Statement whyNoQuantity;                        ///< why it is not there although it was wanted
+    std::shared_ptr<const Credit> credit;           ///< when it was wanted, and the day can tell
+    std::vector<DayDoubt> doubts; ///< weather that cannot be, a base that was still settling; once looked for
+    std::vector<Statement> notes; ///< what else the reader must know: unknown clock, shrunk window ...
+    Statement whyNoComparison;    ///< empty when there are comparisons
     /// Any pair of builds with pulls in use; null when the day cannot tell them apart.
     [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;

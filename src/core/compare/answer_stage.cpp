@@ -4,6 +4,7 @@
 #include "core/compare/day_credit.h"
 #include "core/compare/day_stages.h"
 #include "core/compare/given_pairs.h"
+#include "core/compare/quantity.h"
 
 #include "core/units/nan.h"
 
@@ -147,6 +148,18 @@ void handOut(DayAnalysis& out, const std::vector<BuildPair>& family, const std::
                 out.otherPairs.push_back(each);
 }
 
+void addQuantity(DayAnalysis& out, const TestDay& day, DrawCache& cache) {
+    std::vector<std::string> known;
+    for (const QuantityKind& kind : quantitiesOf(day, out)) {
+        known.push_back(kind.id);
+        if (kind.id == out.settings.quantity)
+            if (auto answer = answerOn(kind, day, out, cache))
+                out.quantity = std::make_shared<const QuantityAnswer>(std::move(*answer));
+    }
+    if (!out.quantity)
+        out.whyNoQuantity = {"why.no_quantity", {out.settings.quantity, namesOf(known)}};
+}
+
 void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawCache& cache) {
     PairInput input{day,         out.settings,  out.pulls,
                     plan.fitted, plan.buildIds, {*out.model, {}, out.settings.drift, out.settings.bands}};
@@ -159,6 +172,8 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
     const JudgedContrasts judged = judgePairs(out, input, work, cache);
     handOut(out, family, workPairs(out, input, work, judged, cache));
     out.field = fieldOf(*out.model, plan.buildIds, useOfDay(out), judged, out.settings.drift, cache);
+    if (!out.settings.quantity.empty())
+        addQuantity(out, day, cache);
     if (out.settings.credit)
         if (auto credit = creditOfDay(day, out, cache))
             out.credit = std::make_shared<const Credit>(std::move(*credit));

@@ -1,0 +1,195 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// How often what is said of parts is right, on simulated days: fair shares, steps and interactions of two and three
+// parts with a return to the base, and of lattices with holes.
+
+#include "core/answer/credit.h"
+#include "fit_support.h"
+
+#include <algorithm>
+#include <bit>
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <fmt/format.h>
+
+using namespace hillrun;
+using Eigen::Index;
+using Eigen::VectorXd;
+
+namespace {
+
+constexpr int kDays = 200;
+
+/// A day: which combination each build is, and the order of its pulls (a letter a pull).
+struct Lattice {
+    const char* name;
+    size_t parts;
+    std::vector<PartSet> sets; ///< of builds A, B, ...
+    std::string order;
+    double interaction = 0.01; ///< of every set of parts, log
+};
+
+/// What a combination gives along rpm: every part around a speed of its own, and every set of them a little more.
+double gainOf(PartSet set, double rpm, const Lattice& lattice) {
+    double out = 0.0;
+    for (PartSet one = 1; one < 1U << lattice.parts; ++one) {
+        if ((one & ~set) != 0U)
+            continue;
+        const double centre = 3000.0 + 600.0 * static_cast<double>(one);
+        const double bump = std::exp(-0.5 * std::pow((rpm - centre) / 900.0, 2));
+        out += std::popcount(one) == 1 ? 0.01 + 0.02 * bump : lattice.interaction * bump;
+    }
+    return out;
+}
+
+std::vector<Build> buildsOf(const Lattice& lattice) {
+    std::vector<Build> out;
+    for (const PartSet set : lattice.sets) {
+        Build build;
+        build.id = std::string(1, static_cast<char>('A' + out.size()));
+        for (size_t part = 0; part < lattice.parts; ++part)
+            build.parts.emplace_back(std::string(1, static_cast<char>('x' + part)),
+                                     (set >> part & 1U) != 0U ? "1" : "0");
+        out.push_back(std::move(build));
+    }
+    return out;
+}
+
+struct Rates {
+    int pointwise = 0, points = 0;
+    int simultaneous = 0, curves = 0;
+    int family = 0;       ///< all shares and the total, over all speeds
+    int numbers = 0;      ///< all shares and the total, one number each
+    int interactions = 0; ///< all of them at once
+    int found = 0;        ///< the interaction of the first two parts is proven
+    double half = 0.0;    ///< of a share's number, %
+};
+
+bool within(const CreditAmount& amount, double truth) { return amount.low <= truth && truth <= amount.high; }
+
+Rates ratesOf(const Lattice& lattice, double drift_pct, std::optional<double> bound_pct) {
+    Rates out;
+    CreditSettings settings;
+    settings.notes.interactionBound_pct = bound_pct;
+    const std::vector<Build> builds = buildsOf(lattice);
+    DrawCache cache;
+    for (int day = 0; day < kDays; ++day) {
+        FitInput input = test::sketchDay({lattice.order, 0.0, drift_pct, 0.5, 0.5, 5000U + static_cast<unsigned>(day)});
+        const auto points = static_cast<Index>(input.rpm.size());
+        for (Index i = 0; i < input.logPower.rows(); ++i)
+            for (Index p = 0; p < points; ++p)
+                input.logPower(i, p) +=
+                    gainOf(lattice.sets[static_cast<size_t>(input.pulls[static_cast<size_t>(i)].build)],
+                           input.rpm[static_cast<size_t>(p)], lattice);
+        // What is true of every combination, run or not.
+        const auto every = static_cast<Index>(1U << lattice.parts);
+        Eigen::MatrixXd truth(every, points);
+        VectorXd number(every);
+        std::vector<PartSet> all;
+        for (Index set = 0; set < every; ++set) {
+            all.push_back(static_cast<PartSet>(set));
+            double sum = 0.0;
+            for (Index p = 0; p < points; ++p) {
+                const double rpm = input.rpm[static_cast<size_t>(p)];
+                truth(set, p) = gainOf(static_cast<PartSet>(set), rpm, lattice);
+                sum += std::exp(0.3 * std::log(rpm / 5000.0) + truth(set, p));
+            }
+            number(set) = std::log(sum);
+        }
+        const auto credit = creditOf(fitDay(input), builds, {{2500.0, 7000.0}, {}}, settings, cache);
+        REQUIRE(credit);
+        bool family = true;
+        bool numbers = true;
+        for (const CreditShare& share : credit->shares) {
+            const VectorXd weights = shareWeights(all, lattice.parts, share.part)->ofBuild;
+            const VectorXd curve = truth.transpose() * weights;
+            bool whole = true;
+            for (Index p = 0; p < points; ++p) {
+                const double apart = std::abs(share.curve.curve.delta(p) - curve(p));
+                const double bound = share.curve.curve.boundHalf;
+                out.pointwise += apart <= share.curve.curve.pointwiseHalf(p) + bound ? 1 : 0;
+                ++out.points;
+                whole = whole && apart <= share.curve.simultaneous * share.curve.curve.standardError(p) + bound;
+                family = family && apart <= share.curve.family * share.curve.curve.standardError(p) + bound;
+            }
+            out.simultaneous += whole ? 1 : 0;
+            ++out.curves;
+            numbers = numbers && within(share.amount, weights.dot(number));
+            out.half += 50.0 * (share.amount.high - share.amount.low) / static_cast<double>(credit->shares.size());
+        }
+        if (credit->total)
+            numbers = numbers && within(*credit->total, number(every - 1) - number(0));
+        bool interactions = true;
+        for (const CreditInteraction& one : credit->interactions)
+            interactions =
+                interactions && within(one.amount, interactionWeights(all, lattice.parts, one.parts)->dot(number));
+        out.family += family ? 1 : 0;
+        out.numbers += numbers ? 1 : 0;
+        out.interactions += interactions ? 1 : 0;
+        out.found += !credit->interactions.empty() && credit->interactions.front().amount.proven() ? 1 : 0;
+    }
+    return out;
+}
+
+double share(int count, int of = kDays) { return static_cast<double>(count) / of; }
+/// Three standard errors of a rate.
+double scatter(double rate) { return 3.0 * std::sqrt(rate * (1.0 - rate) / kDays); }
+
+void print(const Lattice& lattice, const char* what, const Rates& rates) {
+    fmt::print("{:14} {:20} pointwise {:.3f}  curve {:.3f}  all curves {:.3f}  numbers {:.3f}  interactions {:.3f}  "
+               "half {:.2f} %\n",
+               lattice.name, what, share(rates.pointwise, rates.points), share(rates.simultaneous, rates.curves),
+               share(rates.family), share(rates.numbers), share(rates.interactions), rates.half / kDays);
+}
+
+const Lattice kTwo{"2x2, 3 pulls", 2, {0, 1, 2, 3}, "AAABBBDDDCCCAAA"};
+const Lattice kThree{"2x2x2, 2 pulls", 3, {0, 1, 2, 3, 4, 5, 6, 7}, "AABBCCGGEEFFDDHHAA"};
+
+} // namespace
+
+TEST_CASE("fair shares and interactions are covered as often as is said") {
+    for (const Lattice& lattice : {kTwo, kThree}) {
+        const Rates rates = ratesOf(lattice, 0.0, {});
+        print(lattice, "", rates);
+        INFO(lattice.name);
+        CHECK(share(rates.pointwise, rates.points) >= 0.94 - 0.02); // its points are not independent
+        CHECK(share(rates.pointwise, rates.points) <= 0.99);
+        CHECK(share(rates.simultaneous, rates.curves) >= 0.945 - scatter(0.055));
+        CHECK(share(rates.family) >= 0.94 - scatter(0.06));
+        CHECK(share(rates.numbers) >= 0.94 - scatter(0.06));
+        CHECK(share(rates.interactions) >= 0.94 - scatter(0.06));
+    }
+}
+
+TEST_CASE("a drift of 2 % over the day does them no harm with the return to the base") {
+    const Rates rates = ratesOf(kThree, 2.0, {});
+    print(kThree, "drift 2 %", rates);
+    CHECK(share(rates.family) >= 0.94 - scatter(0.06));
+    CHECK(share(rates.numbers) >= 0.94 - scatter(0.06));
+}
+
+TEST_CASE("parts that add up are not said to do otherwise; those that do not are found out") {
+    Lattice plain = kTwo;
+    plain.interaction = 0.0;
+    const Rates none = ratesOf(plain, 0.0, {});
+    print(plain, "nothing between them", none);
+    CHECK(share(none.found) <= 0.05 + scatter(0.05));
+    Lattice strong = kTwo;
+    strong.interaction = 0.04; // 2 % on average over the use
+    const Rates some = ratesOf(strong, 0.0, {});
+    print(strong, "2 % between them", some);
+    fmt::print("proven on {:.2f} of the days\n", share(some.found));
+    CHECK(share(some.found) >= 0.6);
+}
+
+TEST_CASE("with holes the declared bound covers, when it is true") {
+    for (const Lattice& lattice : {Lattice{"ladder of 3", 3, {0, 1, 3, 7}, "AABBCCDDAA"},
+                                   Lattice{"singles, all", 3, {0, 1, 2, 4, 7}, "AABBCCDDEEAA"}}) {
+        const Rates bounded = ratesOf(lattice, 0.0, 1.0);
+        print(lattice, "bound 1 %", bounded);
+        INFO(lattice.name);
+        CHECK(share(bounded.numbers) >= 0.98 - scatter(0.02));
+        CHECK(share(bounded.family) >= 0.98 - scatter(0.02));
+    }
+}

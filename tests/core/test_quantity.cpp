@@ -1,0 +1,171 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+
+// Any curve through the day's model: boost, back pressure, what a litre gives, every channel.
+
+#include "core/compare/quantity.h"
+#include "english.h"
+#include "formats/day_store.h"
+#include "support.h"
+
+#include <algorithm>
+#include <catch2/catch.hpp>
+#include <cmath>
+
+using namespace hillrun;
+
+namespace {
+
+const TestDay& boostDay() {
+    static const TestDay day = readDay(test::boostDay().string());
+    return day;
+}
+
+DayAnalysis analysed(const TestDay& day, const std::string& quantity) {
+    AnalysisSettings settings = settingsFor(day, {});
+    settings.quantity = quantity;
+    DrawCache cache;
+    return analyse(day, settings, cache);
+}
+
+double at(const DayAnalysis& analysis, const std::vector<double>& values, double rpm) {
+    const auto place = std::find(analysis.rpm.begin(), analysis.rpm.end(), rpm);
+    REQUIRE(place != analysis.rpm.end());
+    return values[static_cast<size_t>(place - analysis.rpm.begin())];
+}
+
+/// Adds to a channel of every pull of one build above a speed.
+void shift(TestDay& day, const std::string& build, const std::string& channel, double above_rpm, double by) {
+    for (Pull& pull : day.pulls) {
+        if (pull.build != build)
+            continue;
+        ChannelTable rows = *pull.raw;
+        const auto speed = std::find_if(rows.columns.begin(), rows.columns.end(),
+                                        [](const Column& c) { return c.name == "engine_speed"; });
+        const auto column =
+            std::find_if(rows.columns.begin(), rows.columns.end(), [&](const Column& c) { return c.name == channel; });
+        for (size_t i = 0; i < column->values.size(); ++i)
+            if (speed->values[i] > above_rpm)
+                column->values[i] += by;
+        setOwnRows(pull, std::make_shared<const ChannelTable>(std::move(rows)));
+    }
+}
+
+} // namespace
+
+TEST_CASE("power and torque by this way are power and torque by the other") {
+    for (const char* const quantity : {"power", "torque"}) {
+        const DayAnalysis analysis = analysed(boostDay(), quantity);
+        REQUIRE(analysis.quantity);
+        const bool power = analysis.quantity->kind.id == "power";
+        const double unit = power ? 1000.0 : 1.0;
+        REQUIRE(analysis.quantity->family == analysis.comparisons.size());
+        for (size_t i = 0; i < analysis.comparisons.size(); ++i) {
+            const Comparison& c = analysis.comparisons[i];
+            const QuantityPair& pair = analysis.quantity->pairs[i];
+            CHECK(pair.from == c.from);
+            CHECK(pair.to == c.to);
+            CHECK(pair.mayClaim == c.mayClaim());
+            for (size_t p = 0; p < c.rpm.size(); ++p) {
+                const double turn = power ? 1.0 : angularSpeed(c.rpm[p]);
+                CHECK(pair.delta[p] * unit * turn == Approx(c.delta_w[p]).margin(1e-6));
+                CHECK(pair.family95.low[p] * unit * turn == Approx(c.family95_w.low[p]).margin(1e-6));
+                CHECK(pair.simultaneous95.high[p] * unit * turn == Approx(c.simultaneous95_w.high[p]).margin(1e-6));
+            }
+            REQUIRE(pair.regions.size() == c.regions.size());
+            for (size_t r = 0; r < c.regions.size(); ++r) {
+                CHECK(pair.regions[r].kind == c.regions[r].kind);
+                CHECK(pair.regions[r].range_rpm == c.regions[r].range_rpm);
+            }
+            if (!power)
+                continue;
+            CHECK(pair.bands.front().delta * unit == Approx(c.bands.front().delta_w));
+            CHECK(pair.bands.front().low * unit == Approx(c.bands.front().low_w));
+            CHECK(pair.bands.front().p == Approx(c.bands.front().p));
+        }
+    }
+}
+
+TEST_CASE("boost stands above outside air, and steps as the wastegate was set") {
+    const DayAnalysis analysis = analysed(boostDay(), "boost"); // 60, 75 and 90 kPa
+    REQUIRE(analysis.quantity);
+    const QuantityAnswer& boost = *analysis.quantity;
+    CHECK(boost.kind.unit == "kPa");
+    REQUIRE(boost.builds.size() == 3);
+    CHECK(at(analysis, boost.builds[0].second, 4500.0) == Approx(60.0).margin(1.0));
+    CHECK(at(analysis, boost.find("A", "B")->delta, 4500.0) == Approx(15.0).margin(0.5));
+    const QuantityPair& there = *boost.find("A", "C");
+    const QuantityPair& back = *boost.find("C", "A");
+    for (size_t p = 0; p < boost.rpm.size(); ++p) {
+        CHECK(back.delta[p] == -there.delta[p]);
+        CHECK(back.family95.low[p] == -there.family95.high[p]);
+    }
+    CHECK(there.regions.back().kind == RegionKind::Gain);
+    CHECK(back.regions.back().kind == RegionKind::Loss);
+    CHECK(back.bands.front().high == -there.bands.front().low);
+    CHECK(there.note.empty()); // both rise
+    CHECK(test::inEnglish(quantitySummary(boost.kind, there)).find("Boost: ") == 0);
+    CHECK(test::inEnglish(quantitySummary(boost.kind, back)).find(" less on average over ") != std::string::npos);
+}
+
+TEST_CASE("boost that falls while back pressure rises says which side limits") {
+    TestDay day = boostDay();
+    shift(day, "B", "manifold_pressure", 5000.0, -30.0);
+    const DayAnalysis falling = analysed(day, "boost");
+    const Statement note = falling.quantity->find("A", "B")->note;
+    // 30 less than it was there
+    const DayAnalysis before = analysed(boostDay(), "boost");
+    double sum = 0.0;
+    for (double rpm = 5050.0; rpm <= 6400.0; rpm += 50.0)
+        sum += at(before, before.quantity->find("A", "B")->delta, rpm);
+    const long fall = std::lround(30.0 - sum / 28.0);
+    CHECK(test::inEnglish(note) ==
+          "Boost falls by " + std::to_string(fall) +
+              " kPa over 5 050\u20136 400 rpm while back pressure rises: the turbine side limits.");
+    CHECK(analysed(day, "back_pressure").quantity->find("A", "B")->note == note);
+    CHECK(falling.quantity->find("B", "A")->note.empty());
+    shift(day, "B", "exhaust_back_pressure", 5000.0, -60.0); // both fall
+    CHECK(analysed(day, "boost").quantity->find("A", "B")->note.empty());
+}
+
+TEST_CASE("what is offered is what two builds have; what is not there is said") {
+    const DayAnalysis analysis = analysed(boostDay(), "nonsense");
+    CHECK_FALSE(analysis.quantity);
+    CHECK(analysis.whyNoQuantity.id == "why.no_quantity");
+    const auto kinds = quantitiesOf(boostDay(), analysis);
+    const auto has = [&](const char* id) {
+        return std::any_of(kinds.begin(), kinds.end(), [&](const QuantityKind& kind) { return kind.id == id; });
+    };
+    CHECK(kinds.front().id == "power");
+    for (const char* const id : {"boost", "back_over_boost", "lambda", "ignition_advance", "specific_power"})
+        CHECK(has(id));
+    TestDay one = boostDay();
+    for (Pull& pull : one.pulls) // recorded with one build only
+        if (pull.build != "A") {
+            ChannelTable rows = *pull.raw;
+            std::erase_if(rows.columns, [](const Column& c) { return c.name == "lambda"; });
+            setOwnRows(pull, std::make_shared<const ChannelTable>(std::move(rows)));
+        }
+    CHECK_FALSE(analysed(one, "lambda").quantity);
+    CHECK(analysed(one, "boost").quantity);
+}
+
+TEST_CASE("sizes of the engine scale power and nothing else") {
+    TestDay day = boostDay();
+    day.article.engine.displacement_cc = 500.0;
+    day.article.engine.cylinders = 2;
+    day.article.vehicle.mass_kg = 400.0;
+    const DayAnalysis power = analysed(day, "power");
+    const auto ratioTo = [&](const char* id) {
+        const DayAnalysis other = analysed(day, id);
+        REQUIRE(other.quantity);
+        const double ratio = at(other, other.quantity->find("A", "B")->delta, 5000.0) /
+                             at(power, power.quantity->find("A", "B")->delta, 5000.0);
+        return ratio;
+    };
+    CHECK(ratioTo("specific_power") == Approx(1.0 / 0.5));
+    CHECK(ratioTo("power_per_cylinder") == Approx(0.5));
+    CHECK(ratioTo("power_per_kilogram") == Approx(1.0 / 400.0));
+    // 2 pi T turns / V: of 1 kW at 5 000 rpm 1.90986 N.m, of 0.5 l and four strokes 48 kPa
+    CHECK(ratioTo("mean_effective_pressure") == Approx(48.0).epsilon(1e-4));
+}

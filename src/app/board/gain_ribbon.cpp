@@ -14,15 +14,17 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-QString wordOf(RegionKind kind) {
-    return kind == RegionKind::Gain   ? GainRibbon::tr("gain")
-           : kind == RegionKind::Loss ? GainRibbon::tr("loss")
-                                      : GainRibbon::tr("cannot tell");
+QString wordOf(RegionKind kind, bool asMore) {
+    if (kind == RegionKind::Unresolved)
+        return GainRibbon::tr("cannot tell");
+    if (asMore)
+        return kind == RegionKind::Gain ? GainRibbon::tr("more") : GainRibbon::tr("less");
+    return kind == RegionKind::Gain ? GainRibbon::tr("gain") : GainRibbon::tr("loss");
 }
 
 /// The word in the middle, where it fits; no hatch behind it.
-void paintWord(QPainter& painter, const QRectF& box, RegionKind kind, const Theme& theme) {
-    const QString word = wordOf(kind);
+void paintWord(QPainter& painter, const QRectF& box, RegionKind kind, bool asMore, const Theme& theme) {
+    const QString word = wordOf(kind, asMore);
     const double needed = painter.fontMetrics().horizontalAdvance(word) + 14.0;
     if (box.width() < needed)
         return;
@@ -54,15 +56,16 @@ void paintRegions(QPainter& painter, const QRectF& room, const RibbonRegions& wh
             if (region.kind == RegionKind::Loss)
                 painter.fillRect(box, QBrush(QColor(255, 255, 255, 70), Qt::HorPattern));
         }
-        paintWord(painter, box, region.kind, theme);
+        paintWord(painter, box, region.kind, what.asMore, theme);
     }
 }
 
-QString spokenRegions(const std::vector<Region>& regions) {
+QString spokenRegions(const std::vector<Region>& regions, bool asMore) {
     QStringList out;
     for (const Region& region : regions)
         out << GainRibbon::tr("%1 from %2 to %3 rpm")
-                   .arg(wordOf(region.kind), qs(rpmText(region.range_rpm.low)), qs(rpmText(region.range_rpm.high)));
+                   .arg(wordOf(region.kind, asMore), qs(rpmText(region.range_rpm.low)),
+                        qs(rpmText(region.range_rpm.high)));
     return out.isEmpty() ? GainRibbon::tr("nothing to show") : out.join(u"; "_s);
 }
 
@@ -73,10 +76,11 @@ GainRibbon::GainRibbon(Look& look, QWidget* parent) : QWidget(parent), m_look(lo
     connect(&m_look, &Look::changed, this, [this] { update(); });
 }
 
-void GainRibbon::setRegions(std::vector<Region> regions, const RpmRange& axis, double step_rpm) {
+void GainRibbon::setRegions(std::vector<Region> regions, const RpmRange& axis, double step_rpm, bool asMore) {
     m_regions = std::move(regions);
     m_axis = axis;
     m_step_rpm = step_rpm;
+    m_asMore = asMore;
     update();
 }
 
@@ -84,7 +88,7 @@ void GainRibbon::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), m_look.theme().panel);
     paintRegions(painter, QRectF(rect()).adjusted(Board::leftMargin(), 3, -Board::rightMargin(), -3),
-                 {m_regions, m_axis, m_step_rpm}, m_look.theme());
+                 {m_regions, m_axis, m_step_rpm, m_asMore}, m_look.theme());
 }
 
 } // namespace hillrun

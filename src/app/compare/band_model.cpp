@@ -27,7 +27,7 @@ QVariant BandModel::data(const QModelIndex& index, int role) const {
     if (!row || !index.isValid())
         return {};
     if (role == Qt::DisplayRole) {
-        const QString cells[] = {row->range, row->difference, row->percent, claimText(row->claim)};
+        const QString cells[] = {row->range, row->difference, row->percent, claimText(row->claim, row->asMore)};
         return cells[index.column()];
     }
     if (role == Qt::TextAlignmentRole)
@@ -37,7 +37,9 @@ QVariant BandModel::data(const QModelIndex& index, int role) const {
         return index.column() == Says ? fonts::text(13) : fonts::numbers(12, index.row() == 0);
     if (role == Qt::ForegroundRole && index.column() == Says) {
         const Theme& t = m_look.theme();
-        return row->claim == Claim::Gain ? t.gain : (row->claim == Claim::Loss ? t.loss : t.quietInk);
+        return row->asMore                 ? t.ink
+               : row->claim == Claim::Gain ? t.gain
+                                           : (row->claim == Claim::Loss ? t.loss : t.quietInk);
     }
     if (role == Qt::ToolTipRole)
         return row->asked >= 0 ? tr("Added by you. Delete removes it.")

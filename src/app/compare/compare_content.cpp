@@ -194,12 +194,12 @@ QStringList peakLines(const Comparison& c, const CompareView& view) {
     return out;
 }
 
-QString claimText(Claim claim) {
+QString claimText(Claim claim, bool asMore) {
     switch (claim) {
     case Claim::Gain:
-        return QObject::tr("gain");
+        return asMore ? QObject::tr("more") : QObject::tr("gain");
     case Claim::Loss:
-        return QObject::tr("loss");
+        return asMore ? QObject::tr("less") : QObject::tr("loss");
     case Claim::Unresolved:
         break;
     }

@@ -48,11 +48,12 @@ struct BandRow {
     QString difference;
     QString percent;
     Claim claim = Claim::Unresolved; ///< from the interval of the quantity that is shown
+    bool asMore = false;             ///< more and less in place of gain and loss
     int asked = -1;                  ///< number among the bands asked for; -1: always shown
     bool operator==(const BandRow&) const = default;
 };
-/// "gain", "loss" or "cannot tell"
-QString claimText(Claim claim);
+/// "gain", "loss" or "cannot tell"; of what is no gain in itself "more" or "less".
+QString claimText(Claim claim, bool asMore = false);
 std::vector<BandRow> bandRows(const Comparison& comparison, const CompareView& view);
 
 /// Peaks, their shift and crossovers, in a few lines.

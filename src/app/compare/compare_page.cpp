@@ -3,6 +3,7 @@
 #include "app/compare/compare_page.h"
 
 #include "app/board/board_svg.h"
+#include "app/compare/quantity_content.h"
 #include "app/frame/preferences.h"
 #include "app/look/copied_table.h"
 #include "app/look/elided_label.h"
@@ -140,8 +141,12 @@ QWidget* ComparePage::makeBoards() {
     m_school->setToolTip(tr("Which curve stands for a build. The difference always comes from all its pulls."));
     m_school->setProperty("flat", true);
     m_school->addItems(schoolChoices());
-    m_quantity = new QToolButton(frame);
-    m_quantity->setObjectName(u"quantityButton"_s);
+    m_quantity = new QComboBox(frame);
+    m_quantity->setObjectName(u"quantityChoice"_s);
+    m_quantity->setAccessibleName(tr("Curve that is compared"));
+    m_quantity->setToolTip(tr("Power, torque, or any other curve that the pulls have (Q: power and torque)"));
+    m_quantity->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_quantity->setMinimumContentsLength(14);
     m_quantity->setProperty("flat", true);
     tools->addWidget(m_school);
     tools->addWidget(m_quantity);
@@ -245,9 +250,7 @@ void ComparePage::connectParts() {
     }
     connect(m_school, &QComboBox::activated, &m_selection,
             [this](int index) { m_selection.setSchool(static_cast<CurveSchool>(index)); });
-    connect(m_quantity, &QToolButton::clicked, &m_selection, [this] {
-        m_selection.setQuantity(m_selection.quantity() == Quantity::Power ? Quantity::Torque : Quantity::Power);
-    });
+    connect(m_quantity, &QComboBox::activated, this, [this] { chooseQuantity(m_quantity->currentData().toString()); });
     connect(m_fromCard, &BuildCard::buildChosen, &m_selection, [this](const QString& build) {
         const std::string id = build.toStdString();
         m_selection.setPair(id, id == m_selection.to() ? m_selection.from() : m_selection.to());
@@ -288,14 +291,60 @@ void ComparePage::refresh() {
         refreshPair();
 }
 
+/// What the day has, once for each answer; the one that is looked at stays.
+void ComparePage::refreshQuantities(const DayAnalysis* analysis) {
+    if (m_selection.quantity() != m_size) { // somebody asked for power or torque elsewhere
+        m_size = m_selection.quantity();
+        m_document.wantQuantity({});
+    }
+    std::vector<QuantityKind> kinds;
+    if (analysis && !analysis->builds.empty())
+        kinds = quantitiesOf(m_document.day(), *analysis);
+    m_quantity->clear();
+    for (const QuantityKind& kind : kinds)
+        m_quantity->addItem(quantityNameText(kind), qs(kind.id));
+    const std::string& other = m_document.settings().quantity;
+    const QString shown = !other.empty() ? qs(other) : m_size == Quantity::Power ? u"power"_s : u"torque"_s;
+    m_quantity->setCurrentIndex(m_quantity->findData(shown));
+}
+
+void ComparePage::chooseQuantity(const QString& id) {
+    const bool size = id == u"power"_s || id == u"torque"_s;
+    if (size) {
+        m_size = id == u"power"_s ? Quantity::Power : Quantity::Torque;
+        m_selection.setQuantity(m_size);
+    }
+    m_document.wantQuantity(size ? std::string() : id.toStdString());
+    refresh();
+}
+
+const QuantityAnswer* ComparePage::other() const {
+    const auto analysis = m_document.analysis();
+    const bool wanted = analysis && analysis->quantity && !m_document.settings().quantity.empty() &&
+                        analysis->quantity->kind.id == m_document.settings().quantity;
+    return wanted ? analysis->quantity.get() : nullptr;
+}
+
 void ComparePage::refreshPair() {
     const auto analysis = m_document.analysis();
     const CompareView now = view();
     const Comparison* comparison = analysis ? analysis->find(now.from, now.to) : nullptr;
+    refreshQuantities(analysis.get());
     refreshAnswer(analysis.get(), comparison);
     refreshSide(analysis.get(), comparison);
     const Theme& theme = m_look.theme();
-    if (analysis) {
+    m_school->setEnabled(!other());
+    if (const QuantityAnswer* answer = other()) {
+        const QuantityPair* pair = answer->find(now.from, now.to);
+        const auto axis = boardRange(*analysis, now);
+        for (auto [board, content] : {std::pair(m_curves, quantityCurves(m_document.day(), *answer, now, theme)),
+                                      std::pair(m_difference, quantityDifference(*answer, now, theme))}) {
+            content.xRange = axis;
+            board->setContent(std::move(content));
+        }
+        m_ribbon->setRegions(pair ? pair->regions : std::vector<Region>{}, axis.value_or(RpmRange{}),
+                             analysis->settings.reduce.grid_rpm, !answer->kind.isRatio);
+    } else if (analysis) {
         m_curves->setContent(curvesContent(m_document.day(), *analysis, now, theme));
         m_difference->setContent(differenceContent(*analysis, now, theme));
         const RpmRange axis = boardRange(*analysis, now).value_or(RpmRange{});
@@ -312,7 +361,10 @@ void ComparePage::refreshPair() {
 void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison) {
     const Theme& t = m_look.theme();
     m_answerMark->setStyleSheet(u"background: %1;"_s.arg(markOf(comparison, t).name()));
-    if (comparison)
+    const QuantityPair* curve = other() ? other()->find(m_selection.from(), m_selection.to()) : nullptr;
+    if (curve)
+        m_answer->setText(unbroken(qs(said(quantitySummary(other()->kind, *curve)))));
+    else if (comparison)
         m_answer->setText(unbroken(qs(currentVoice()
                                           .in(m_selection.units())
                                           .say(summary(*comparison, m_selection.units(), m_selection.quantity())))));
@@ -324,7 +376,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     const std::string settle =
         comparison ? currentVoice().in(m_selection.units()).say(settleStatement(*comparison)) : std::string();
     m_settle->setText(qs(settle));
-    m_settle->setVisible(!settle.empty());
+    m_settle->setVisible(!settle.empty() && !curve);
     if (comparison)
         cautions << qs(basisPhrase(*analysis));
     if (comparison && comparison->judgedBy == JudgedBy::AllPairs)
@@ -386,17 +438,18 @@ void ComparePage::refreshSide(const DayAnalysis* analysis, const Comparison* com
     for (QWidget* part : {static_cast<QWidget*>(m_fromCard), static_cast<QWidget*>(m_toCard), m_swap, m_tools})
         part->setVisible(m_document.isOpen());
     m_school->setCurrentIndex(static_cast<int>(now.school));
-    m_quantity->setText(now.quantity == Quantity::Power ? tr("Power") : tr("Torque"));
-    m_quantity->setToolTip(now.quantity == Quantity::Power ? tr("Show torque instead") : tr("Show power instead"));
     m_claims->refresh(comparison != nullptr);
     m_changed->setText(comparison ? changedText(*comparison) : QString());
     bool differs = false;
     m_like->setText(comparison ? likeText(*comparison, &differs) : QString());
     setWarning(m_like, differs);
-    m_bands->setRows(comparison ? bandRows(*comparison, now) : std::vector<BandRow>{});
+    const QuantityPair* curve = other() ? other()->find(now.from, now.to) : nullptr;
+    m_bands->setRows(curve        ? quantityRows(*other(), *curve)
+                     : comparison ? bandRows(*comparison, now)
+                                  : std::vector<BandRow>{});
     m_bandTable->setVisible(comparison != nullptr);
     m_bandTable->setFixedHeight(px(34) + px(26) * std::clamp(m_bands->rowCount(), 1, 9));
-    m_peaks->setText(comparison ? peakLines(*comparison, now).join(u'\n') : QString());
+    m_peaks->setText(comparison && !curve ? peakLines(*comparison, now).join(u'\n') : QString());
     bool warns = false;
     m_leftOut->setText(analysis && !analysis->pulls.empty() ? leftOutText(*analysis, &warns) : QString());
     setWarning(m_leftOut, warns);
@@ -414,7 +467,7 @@ void ComparePage::refreshCursor() {
         m_difference->setCursor(std::nullopt, {});
         return;
     }
-    m_curves->setCursor(rpm, cursorText(*analysis, view(), *rpm));
+    m_curves->setCursor(rpm, other() ? quantityCursor(*other(), view(), *rpm) : cursorText(*analysis, view(), *rpm));
     m_difference->setCursor(rpm, {});
 }
 

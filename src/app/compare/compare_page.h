@@ -11,6 +11,7 @@
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
 #include "app/frame/page.h"
+#include "core/compare/quantity.h"
 
 #include <QPushButton>
 #include <QSplitter>
@@ -56,6 +57,10 @@ private:
     void showCautions(const QStringList& cautions);
     [[nodiscard]] QString whyNoAnswer(const DayAnalysis* analysis) const;
     void refreshSide(const DayAnalysis* analysis, const Comparison* comparison);
+    void refreshQuantities(const DayAnalysis* analysis);
+    void chooseQuantity(const QString& id);
+    /// The other curve that is looked at; null for power and torque.
+    [[nodiscard]] const QuantityAnswer* other() const;
     void refreshCursor();
     /// Chooses a pair that makes sense.
     void settlePair();
@@ -73,7 +78,8 @@ private:
     QLabel* m_settle = nullptr; ///< what would settle what is open
     PairClaims* m_claims = nullptr;
     QComboBox* m_school = nullptr;
-    QToolButton* m_quantity = nullptr;
+    QComboBox* m_quantity = nullptr;
+    Quantity m_size = Quantity::Power; ///< power or torque, as last seen
     Board* m_curves = nullptr;
     Board* m_difference = nullptr;
     GainRibbon* m_ribbon = nullptr;

@@ -199,6 +199,13 @@ void DayDocument::setSettings(const AnalysisSettings& settings) {
     ask();
 }
 
+void DayDocument::wantQuantity(const std::string& id) {
+    if (id == m_settings.quantity)
+        return;
+    m_settings.quantity = id;
+    ask();
+}
+
 void DayDocument::wantCredit(bool on) {
     if (on == m_settings.credit)
         return;

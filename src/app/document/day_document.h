@@ -62,6 +62,8 @@ public:
     void setSettings(const AnalysisSettings& settings);
     /// Whether what each part gives is worked out with every answer: while somebody looks at it.
     void wantCredit(bool on);
+    /// Another curve beside power and torque that somebody looks at ("boost"); empty: none.
+    void wantQuantity(const std::string& id);
 
     /// Writes to where the day came from, or to `target`; the day then lives there. Returns what could not be taken
     /// along. Throws DataError (CannotWrite, PlaceGone, DayInUse, DayTakenOver, ChangedOnDisk, AnotherDayThere).

@@ -1363,6 +1363,18 @@
         <source>%1 together beyond each by itself: %2</source>
         <translation>%1 zusammen über jedes für sich hinaus: %2</translation>
     </message>
+    <message>
+        <source>more</source>
+        <translation>mehr</translation>
+    </message>
+    <message>
+        <source>less</source>
+        <translation>weniger</translation>
+    </message>
+    <message>
+        <source>Difference %1 − %2</source>
+        <translation>Unterschied %1 − %2</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2717,22 +2729,6 @@
         <translation>Einen Ordner oder ein Paket mit Strg+O öffnen, oder Logger-Dateien auf das Fenster ziehen</translation>
     </message>
     <message>
-        <source>Power</source>
-        <translation>Leistung</translation>
-    </message>
-    <message>
-        <source>Torque</source>
-        <translation>Drehmoment</translation>
-    </message>
-    <message>
-        <source>Show torque instead</source>
-        <translation>Stattdessen das Drehmoment zeigen</translation>
-    </message>
-    <message>
-        <source>Show power instead</source>
-        <translation>Stattdessen die Leistung zeigen</translation>
-    </message>
-    <message>
         <source>Add the band %1</source>
         <translation>Bereich %1 hinzufügen</translation>
     </message>
@@ -2747,6 +2743,14 @@
     <message>
         <source>Field</source>
         <translation>Feld</translation>
+    </message>
+    <message>
+        <source>Curve that is compared</source>
+        <translation>Kurve, die verglichen wird</translation>
+    </message>
+    <message>
+        <source>Power, torque, or any other curve that the pulls have (Q: power and torque)</source>
+        <translation>Leistung, Drehmoment oder jede andere Kurve, die die Läufe haben (Q: Leistung und Drehmoment)</translation>
     </message>
 </context>
 <context>
@@ -3455,6 +3459,14 @@
     <message>
         <source>nothing to show</source>
         <translation>nichts zu zeigen</translation>
+    </message>
+    <message>
+        <source>more</source>
+        <translation>mehr</translation>
+    </message>
+    <message>
+        <source>less</source>
+        <translation>weniger</translation>
     </message>
 </context>
 <context>

@@ -1363,6 +1363,18 @@
         <source>%1 together beyond each by itself: %2</source>
         <translation>%1 ensemble, au-delà de chacune seule : %2</translation>
     </message>
+    <message>
+        <source>more</source>
+        <translation>plus</translation>
+    </message>
+    <message>
+        <source>less</source>
+        <translation>moins</translation>
+    </message>
+    <message>
+        <source>Difference %1 − %2</source>
+        <translation>Différence %1 − %2</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2717,22 +2729,6 @@
         <translation>Ouvrir un dossier ou un paquet avec Ctrl+O, ou déposer des fichiers d&apos;enregistreur sur la fenêtre</translation>
     </message>
     <message>
-        <source>Power</source>
-        <translation>Puissance</translation>
-    </message>
-    <message>
-        <source>Torque</source>
-        <translation>Couple</translation>
-    </message>
-    <message>
-        <source>Show torque instead</source>
-        <translation>Montrer plutôt le couple</translation>
-    </message>
-    <message>
-        <source>Show power instead</source>
-        <translation>Montrer plutôt la puissance</translation>
-    </message>
-    <message>
         <source>Add the band %1</source>
         <translation>Ajouter la plage %1</translation>
     </message>
@@ -2747,6 +2743,14 @@
     <message>
         <source>Field</source>
         <translation>Plateau</translation>
+    </message>
+    <message>
+        <source>Curve that is compared</source>
+        <translation>Courbe qui est comparée</translation>
+    </message>
+    <message>
+        <source>Power, torque, or any other curve that the pulls have (Q: power and torque)</source>
+        <translation>Puissance, couple, ou toute autre courbe des passages (Q : puissance et couple)</translation>
     </message>
 </context>
 <context>
@@ -3455,6 +3459,14 @@
     <message>
         <source>nothing to show</source>
         <translation>rien à montrer</translation>
+    </message>
+    <message>
+        <source>more</source>
+        <translation>plus</translation>
+    </message>
+    <message>
+        <source>less</source>
+        <translation>moins</translation>
     </message>
 </context>
 <context>

@@ -146,7 +146,7 @@ QWidget* ComparePage::makeBoards() {
     m_quantity->setAccessibleName(tr("Curve that is compared"));
     m_quantity->setToolTip(tr("Power, torque, or any other curve that the pulls have (Q: power and torque)"));
     m_quantity->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    m_quantity->setMinimumContentsLength(14);
+    m_quantity->setMinimumContentsLength(20);
     m_quantity->setProperty("flat", true);
     tools->addWidget(m_school);
     tools->addWidget(m_quantity);
@@ -360,8 +360,13 @@ void ComparePage::refreshPair() {
 
 void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* comparison) {
     const Theme& t = m_look.theme();
-    m_answerMark->setStyleSheet(u"background: %1;"_s.arg(markOf(comparison, t).name()));
     const QuantityPair* curve = other() ? other()->find(m_selection.from(), m_selection.to()) : nullptr;
+    // Another curve is neither a gain nor a loss.
+    const bool differs = curve && std::any_of(curve->regions.begin(), curve->regions.end(), [](const Region& region) {
+                             return region.kind != RegionKind::Unresolved;
+                         });
+    const QColor mark = !curve ? markOf(comparison, t) : differs ? t.mark : t.unresolved;
+    m_answerMark->setStyleSheet(u"background: %1;"_s.arg(mark.name()));
     if (curve)
         m_answer->setText(unbroken(qs(said(quantitySummary(other()->kind, *curve)))));
     else if (comparison)

@@ -396,7 +396,7 @@ std::optional<QuantityAnswer> answerOn(const QuantityKind& kind, const TestDay& 
 Argument quantityName(const QuantityKind& kind) {
     for (const QuantityKind& one : kWorkedOut)
         if (one.id == kind.id)
-            return Statement{"quantity.name_" + kind.id};
+            return Statement{"quantity_name." + kind.id};
     return ChannelName{kind.id, false};
 }
 

@@ -2,16 +2,61 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "big_day.h"
 #include "core/answer/best_of.h"
+#include "core/answer/credit.h"
 #include "core/slip/day_events.h"
 #include "engine/day_engine.h"
 #include "formats/answers_json.h"
 #include "formats/pull_file.h"
 
 #include <benchmark/benchmark.h>
+#include <boost/random/mersenne_twister.hpp>
+#include <boost/random/normal_distribution.hpp>
 
 using namespace hillrun;
 
 namespace {
+
+/// Ten builds of four pulls each, the base again at the end; 120 speeds.
+FitInput tenBuilds() {
+    boost::random::mt19937 random(7);
+    boost::random::normal_distribution<double> normal;
+    FitInput out;
+    out.builds = 10;
+    for (int p = 0; p < 120; ++p)
+        out.rpm.push_back(2000.0 + 50.0 * p);
+    out.logPower.resize(44, 120);
+    for (int i = 0; i < 44; ++i) {
+        out.pulls.push_back({i / 4 % 10, 0.1 * i, i / 4});
+        const double level = 11.0 + 0.005 * normal(random);
+        for (int p = 0; p < 120; ++p)
+            out.logPower(i, p) = level + 0.003 * normal(random);
+    }
+    return out;
+}
+
+/// Ten of the sixteen combinations of four parts, or ten steps of one setting.
+std::vector<Build> tenOf(bool steps) {
+    std::vector<Build> out(10);
+    for (unsigned b = 0; b < 10; ++b) {
+        out[b].id = std::string(1, static_cast<char>('A' + b));
+        if (steps)
+            out[b].parts = {{"runner", std::to_string(160 + 20 * b) + " mm"}};
+        for (unsigned part = 0; !steps && part < 4; ++part)
+            out[b].parts.emplace_back("part " + std::to_string(part), (b >> part & 1U) != 0U ? "on" : "off");
+    }
+    return out;
+}
+
+void creditOfTenBuilds(benchmark::State& state) { // fit and credit after an edit; the draws anew each time
+    const FitInput input = tenBuilds();
+    const std::vector<Build> builds = tenOf(state.range(0) != 0);
+    Workers workers;
+    for (auto _ : state) {
+        DrawCache draws([&](size_t count, const std::function<void(size_t)>& work) { workers.forEach(count, work); });
+        benchmark::DoNotOptimize(creditOf(fitDay(input), builds, {{3000.0, 7000.0}, {}}, {}, draws));
+    }
+}
+BENCHMARK(creditOfTenBuilds)->ArgName("steps")->Arg(0)->Arg(1)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 void readCsv(benchmark::State& state) {
     const std::string text = readFileText(bench::bigDayFolder() / "pulls" / "p01.csv");

@@ -19,6 +19,7 @@ inline std::filesystem::path dataFolder() {
 inline std::filesystem::path demoDay() { return dataFolder() / "demo" / "day-1-flat-twin"; }
 inline std::filesystem::path tractorDay() { return dataFolder() / "demo" / "day-3-hill-tractor"; }
 inline std::filesystem::path latticeDay() { return dataFolder() / "demo" / "day-6-pipe-and-map"; }
+inline std::filesystem::path timingDay() { return dataFolder() / "demo" / "day-7-two-stroke-timing"; }
 inline std::filesystem::path runnerDay() { return dataFolder() / "demo" / "day-5-inlet-runners"; }
 inline std::filesystem::path rollerDay() { return dataFolder() / "demo" / "day-4-buggy-rollers"; }
 inline std::filesystem::path boostDay() { return dataFolder() / "demo" / "day-2-boost-buggy"; }

@@ -39,8 +39,11 @@ void takePartSet(const std::string& text, const std::vector<Build>& builds, Cred
     };
     const std::string with = equals == 0 ? std::string() : named(text.substr(0, equals));
     std::istringstream names(text.substr(equals + 1));
-    for (std::string name; std::getline(names, name, ',');)
+    for (std::string name; std::getline(names, name, ',');) {
+        if (named(name) == with)
+            throw WrongUse(said("cli.part_set", {text}));
         notes.countsWith[named(name)] = with;
+    }
 }
 
 void runCredit(const CreditOptions& o) {

@@ -209,6 +209,24 @@ TEST_CASE("a setting in steps: its response, the best, and what each step gives 
     CHECK(QGuiApplication::clipboard()->mimeData()->hasImage());
 }
 
+TEST_CASE("timing in five steps on a brake that sweeps down: the best falls as the speed rises") {
+    OpenCredit w(test::timingDay());
+    REQUIRE(w.credit().sweep);
+    const SettingSweep& sweep = *w.credit().sweep;
+    CHECK(sweep.setting.unit == "\u00b0");
+    CHECK(sweep.driftTaken);
+    // What stands behind the day: 17 degrees at 8 500, 15.2 at 10 000 rpm.
+    for (const auto& [rpm, truth] : {std::pair(8500.0, 17.0), std::pair(10000.0, 15.2)}) {
+        const auto at = std::find_if(sweep.byRpm.begin(), sweep.byRpm.end(),
+                                     [speed = rpm](const BestAtRpm& best) { return best.rpm == speed; });
+        REQUIRE(at != sweep.byRpm.end());
+        CHECK(at->low <= truth);
+        CHECK(truth <= at->high);
+    }
+    CHECK(w.text("creditAnswer").startsWith(u"Ignition timing: 15."_s));
+    CHECK(w.table().rows().size() == 5);
+}
+
 TEST_CASE("nobody looks, nothing is worked out; a look catches up") {
     OpenCredit w;
     w.window->showPage("compare");

@@ -43,7 +43,7 @@ TEST_CASE("a window without a day offers the last days, the demo days, a new one
     REQUIRE(button(u"recentDay0"_s));
     CHECK(button(u"recentDay0"_s)->text() == u"Go on with Boost in three steps, buggy"_s);
     CHECK_FALSE(button(u"recentDay1"_s)); // what is gone is not offered
-    REQUIRE(demoDays().size() == 6);
+    REQUIRE(demoDays().size() == 7);
     CHECK(button(u"demoDay0"_s)->text() == u"Collector length, flat twin"_s);
     for (const char* id : {"day.new_start", "day.open_start", "day.import_start", "help.tour_start"})
         CHECK(window.findChild<QToolButton*>(QLatin1StringView(id))->isVisible());

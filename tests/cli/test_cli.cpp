@@ -553,6 +553,7 @@ TEST_CASE("credit: what counts as one part can be said, and what is not known is
         CHECK(refused.error.find(std::string(wrong) == "pipe" ? "PART=OTHER" : "oil: the builds do not differ") !=
               std::string::npos);
     }
+    CHECK(run("credit " + day + " --part-set pipe=pipe").status == 2);
     CHECK(run("credit " + day + " --json").json()["advice"] == "");
 }
 

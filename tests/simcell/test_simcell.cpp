@@ -15,9 +15,13 @@ TEST_CASE("the demo days come out of their descriptions again") {
         const char* spec;
         const char* day;
         unsigned seed;
-    } rows[] = {{"flat-twin.json", "day-1-flat-twin", 11},         {"boost-buggy.json", "day-2-boost-buggy", 22},
-                {"hill-tractor.json", "day-3-hill-tractor", 33},   {"buggy-rollers.json", "day-4-buggy-rollers", 44},
-                {"inlet-runners.json", "day-5-inlet-runners", 55}, {"pipe-and-map.json", "day-6-pipe-and-map", 66}};
+    } rows[] = {{"flat-twin.json", "day-1-flat-twin", 11},
+                {"boost-buggy.json", "day-2-boost-buggy", 22},
+                {"hill-tractor.json", "day-3-hill-tractor", 33},
+                {"buggy-rollers.json", "day-4-buggy-rollers", 44},
+                {"inlet-runners.json", "day-5-inlet-runners", 55},
+                {"pipe-and-map.json", "day-6-pipe-and-map", 66},
+                {"two-stroke-timing.json", "day-7-two-stroke-timing", 77}};
     for (const auto& row : rows) {
         const auto folder = test::dataFolder() / "demo";
         const TestDay made = sim::simulateDay(sim::readCellSpec(readFileText(folder / row.spec), row.spec), row.seed);

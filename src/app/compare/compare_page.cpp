@@ -278,7 +278,14 @@ void ComparePage::settlePair() {
 
 void ComparePage::showEvent(QShowEvent* event) {
     PageView::showEvent(event);
+    m_document.wantQuantity(m_curve);
     refresh();
+}
+
+/// Nobody looks at the other curve: later edits do not work it out.
+void ComparePage::hideEvent(QHideEvent* event) {
+    PageView::hideEvent(event);
+    m_document.wantQuantity({});
 }
 
 void ComparePage::refresh() {
@@ -292,20 +299,26 @@ void ComparePage::refresh() {
 }
 
 /// What the day has, once for each answer; the one that is looked at stays.
-void ComparePage::refreshQuantities(const DayAnalysis* analysis) {
+void ComparePage::refreshQuantities(const std::shared_ptr<const DayAnalysis>& analysis) {
     if (m_selection.quantity() != m_size) { // somebody asked for power or torque elsewhere
         m_size = m_selection.quantity();
-        m_document.wantQuantity({});
+        wantCurve({});
     }
-    std::vector<QuantityKind> kinds;
-    if (analysis && !analysis->builds.empty())
-        kinds = quantitiesOf(m_document.day(), *analysis);
-    m_quantity->clear();
-    for (const QuantityKind& kind : kinds)
-        m_quantity->addItem(quantityNameText(kind), qs(kind.id));
-    const std::string& other = m_document.settings().quantity;
-    const QString shown = !other.empty() ? qs(other) : m_size == Quantity::Power ? u"power"_s : u"torque"_s;
-    m_quantity->setCurrentIndex(m_quantity->findData(shown));
+    if (m_offeredOf.lock() != analysis || m_quantity->count() == 0) {
+        m_offeredOf = analysis;
+        m_quantity->clear();
+        if (analysis && !analysis->builds.empty())
+            for (const QuantityKind& kind : quantitiesOf(m_document.day(), *analysis))
+                m_quantity->addItem(quantityNameText(kind), qs(kind.id));
+    }
+    const int size = m_quantity->findData(m_size == Quantity::Power ? u"power"_s : u"torque"_s);
+    const int curve = m_curve.empty() ? -1 : m_quantity->findData(qs(m_curve));
+    m_quantity->setCurrentIndex(curve >= 0 ? curve : size); // a day without that curve shows power
+}
+
+void ComparePage::wantCurve(const std::string& id) {
+    m_curve = id;
+    m_document.wantQuantity(id);
 }
 
 void ComparePage::chooseQuantity(const QString& id) {
@@ -314,14 +327,13 @@ void ComparePage::chooseQuantity(const QString& id) {
         m_size = id == u"power"_s ? Quantity::Power : Quantity::Torque;
         m_selection.setQuantity(m_size);
     }
-    m_document.wantQuantity(size ? std::string() : id.toStdString());
+    wantCurve(size ? std::string() : id.toStdString());
     refresh();
 }
 
 const QuantityAnswer* ComparePage::other() const {
     const auto analysis = m_document.analysis();
-    const bool wanted = analysis && analysis->quantity && !m_document.settings().quantity.empty() &&
-                        analysis->quantity->kind.id == m_document.settings().quantity;
+    const bool wanted = analysis && analysis->quantity && !m_curve.empty() && analysis->quantity->kind.id == m_curve;
     return wanted ? analysis->quantity.get() : nullptr;
 }
 
@@ -329,7 +341,7 @@ void ComparePage::refreshPair() {
     const auto analysis = m_document.analysis();
     const CompareView now = view();
     const Comparison* comparison = analysis ? analysis->find(now.from, now.to) : nullptr;
-    refreshQuantities(analysis.get());
+    refreshQuantities(analysis);
     refreshAnswer(analysis.get(), comparison);
     refreshSide(analysis.get(), comparison);
     const Theme& theme = m_look.theme();

@@ -44,6 +44,7 @@ public:
 
 protected:
     void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
 
 private:
     QWidget* makeHead(ActionRegistry& actions);
@@ -57,8 +58,9 @@ private:
     void showCautions(const QStringList& cautions);
     [[nodiscard]] QString whyNoAnswer(const DayAnalysis* analysis) const;
     void refreshSide(const DayAnalysis* analysis, const Comparison* comparison);
-    void refreshQuantities(const DayAnalysis* analysis);
+    void refreshQuantities(const std::shared_ptr<const DayAnalysis>& analysis);
     void chooseQuantity(const QString& id);
+    void wantCurve(const std::string& id);
     /// The other curve that is looked at; null for power and torque.
     [[nodiscard]] const QuantityAnswer* other() const;
     void refreshCursor();
@@ -79,7 +81,9 @@ private:
     PairClaims* m_claims = nullptr;
     QComboBox* m_school = nullptr;
     QComboBox* m_quantity = nullptr;
-    Quantity m_size = Quantity::Power; ///< power or torque, as last seen
+    Quantity m_size = Quantity::Power;            ///< power or torque, as last seen
+    std::string m_curve;                          ///< another curve that is looked at; empty for power and torque
+    std::weak_ptr<const DayAnalysis> m_offeredOf; ///< that the list of curves was made from
     Board* m_curves = nullptr;
     Board* m_difference = nullptr;
     GainRibbon* m_ribbon = nullptr;

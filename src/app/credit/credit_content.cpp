@@ -388,7 +388,7 @@ QString creditText(const DayAnalysis* analysis) {
     if (!analysis->whyNoComparison.empty() && !analysis->credit)
         return QObject::tr("Nothing to give credit for yet: %1.").arg(qs(analysis->whyNoComparison));
     if (!analysis->credit)
-        return phrase("credit.no_repeats");
+        return QObject::tr("Nothing to give credit for yet: %1.").arg(phrase("credit.no_repeats"));
     return unbroken(qs(said(creditSummary(*analysis->credit))));
 }
 

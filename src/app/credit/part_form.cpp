@@ -65,10 +65,10 @@ QWidget* PartForm::makeFacts() {
 
 void PartForm::connectFacts() {
     connect(m_cost, &NumberField::edited, this, [this](std::optional<double> value) {
-        note(tr("Note the cost of %1").arg(qs(m_part)), [&](PartNote& note) { note.cost = value; });
+        note(tr("Note the cost of %1").arg(spoken(m_part)), [&](PartNote& note) { note.cost = value; });
     });
     connect(m_mass, &NumberField::edited, this, [this](std::optional<double> value) {
-        note(tr("Note the mass of %1").arg(qs(m_part)), [&](PartNote& note) { note.mass_kg = value; });
+        note(tr("Note the mass of %1").arg(spoken(m_part)), [&](PartNote& note) { note.mass_kg = value; });
     });
     connect(m_from, &NumberField::edited, this, [this](std::optional<double> value) { expect(value, m_to->number()); });
     connect(m_to, &NumberField::edited, this, [this](std::optional<double> value) { expect(m_from->number(), value); });
@@ -91,7 +91,7 @@ void PartForm::note(const QString& what, const std::function<void(PartNote&)>& c
 void PartForm::expect(std::optional<double> low, std::optional<double> high) {
     const bool after = !m_document.day().pulls.empty();
     const double watts = 1.0 / powerIn(m_selection.units().power, 1.0);
-    note(tr("Note what %1 is expected to give").arg(qs(m_part)), [&](PartNote& note) {
+    note(tr("Note what %1 is expected to give").arg(spoken(m_part)), [&](PartNote& note) {
         note.expected_w.reset();
         if (low || high) {
             const double one = low.value_or(high.value_or(0.0));
@@ -117,7 +117,7 @@ void PartForm::countWith(const std::string& part, const std::optional<std::strin
 void PartForm::refresh(const Credit* credit, std::optional<size_t> part) {
     const bool mayEdit = m_document.mayEdit();
     const TestDay& day = m_document.day();
-    m_part = credit && part && *part < credit->sets.parts.size() ? credit->sets.parts[*part].name : std::string();
+    m_part = credit && part && *part < credit->sets.parts.size() ? noteKey(credit->sets.parts[*part]) : std::string();
     m_facts->setVisible(!m_part.empty());
     const auto found = day.credit.parts.find(m_part);
     const PartNote noted = found != day.credit.parts.end() ? found->second : PartNote{};

@@ -43,7 +43,7 @@ private:
     QGridLayout* m_countsGrid = nullptr;
     std::vector<std::string> m_differing; ///< as shown
     std::vector<QComboBox*> m_choices;
-    std::string m_part; ///< its name
+    std::string m_part; ///< what its notes are kept by
 };
 
 } // namespace hillrun

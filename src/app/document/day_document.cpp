@@ -203,7 +203,8 @@ void DayDocument::wantQuantity(const std::string& id) {
     if (id == m_settings.quantity)
         return;
     m_settings.quantity = id;
-    ask();
+    if (!id.empty() && (isBusy() || (m_analysis && m_analysis->settings.quantity != id)))
+        ask();
 }
 
 void DayDocument::wantCredit(bool on) {

@@ -24,6 +24,8 @@ double quantileOf(double degreesOfFreedom, double share) {
 
 } // namespace
 
+const std::string& noteKey(const CreditPart& part) { return part.changes.front().part; }
+
 std::string currencyOf(const std::vector<Build>& builds) {
     for (const Build& build : builds)
         if (!build.currency.empty())
@@ -50,7 +52,7 @@ ExpectedVerdict verdictOn(const std::pair<double, double>& expected_w, double es
 
 PartFacts factsOf(const Credit& credit, const CreditNotes& notes, size_t part, const CreditAmount& found) {
     PartFacts out;
-    const auto note = notes.parts.find(credit.sets.parts[part].name);
+    const auto note = notes.parts.find(noteKey(credit.sets.parts[part]));
     if (note != notes.parts.end()) {
         out.cost = note->second.cost;
         out.mass_kg = note->second.mass_kg;

@@ -22,6 +22,9 @@ struct PartFacts {
     ExpectedVerdict verdict = ExpectedVerdict::Open;
 };
 
+/// What the day's notes know a part by: the first of its changes, so that its note stays when others count with it.
+const std::string& noteKey(const CreditPart& part);
+
 /// Of the part that `found` is about. What is typed for the part counts before the builds' own costs and masses.
 PartFacts factsOf(const Credit& credit, const CreditNotes& notes, size_t part, const CreditAmount& found);
 

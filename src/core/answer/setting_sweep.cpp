@@ -16,7 +16,7 @@ using Eigen::Index;
 using Eigen::VectorXd;
 
 constexpr Index kUseDraws = 8000;
-constexpr Index kRpmDraws = 2000;
+constexpr Index kRpmDraws = 1000;
 constexpr double kFlat = 0.005; ///< a top is flat as far as it gives away no more
 constexpr double kBox_rpm = 300.0;
 constexpr double kRpmStep = 250.0;
@@ -100,9 +100,10 @@ private:
         for (Index p = 0; p < kSettingPoints; ++p) {
             for (Index d = 0; d < curve.draws.cols(); ++d)
                 drawn[static_cast<size_t>(d)] = curve.draws(p, d) - curve.draws(0, d);
-            std::sort(drawn.begin(), drawn.end());
             const auto quantile = [&](double share) {
-                return drawn[static_cast<size_t>(share * static_cast<double>(drawn.size()))];
+                const auto at = drawn.begin() + static_cast<std::ptrdiff_t>(share * static_cast<double>(drawn.size()));
+                std::nth_element(drawn.begin(), at, drawn.end());
+                return *at;
             };
             m_out.value.push_back(settingAt(static_cast<double>(p) / places));
             m_out.gain.push_back(curve.mean(p) - curve.mean(0));

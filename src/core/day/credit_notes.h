@@ -25,7 +25,7 @@ struct CreditNotes {
     /// Parts and settings that count with another one, by name; with an empty name: not at all.
     std::map<std::string, std::string> countsWith;
     std::optional<double> interactionBound_pct; ///< declared: every interaction that was not run is at most this
-    std::map<std::string, PartNote> parts;      ///< by the part's name as the page has it
+    std::map<std::string, PartNote> parts;      ///< by the first change of each part
     std::string unknownKeys;
     bool operator==(const CreditNotes&) const = default;
 };

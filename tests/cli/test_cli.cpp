@@ -571,5 +571,5 @@ TEST_CASE("another curve beside power: in its own unit, in words and in JSON") {
     CHECK(run("analyse " + day + " --quantity lambda").out.find("Lambda: ") != std::string::npos);
     const Run missing = run("analyse " + day + " --quantity oil_level");
     CHECK(missing.status == 2);
-    CHECK(missing.error.find("no two builds have oil_level; this day has: power, torque, boost") != std::string::npos);
+    CHECK(missing.error.find("no two builds have oil_level; this day has power, torque, boost") != std::string::npos);
 }

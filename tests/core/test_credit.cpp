@@ -239,6 +239,21 @@ TEST_CASE("what somebody says counts with another part, or not at all, decides t
     CHECK(found.differing.size() == 4);
 }
 
+TEST_CASE("notes that go in a circle, or name what is not there, say nothing") {
+    const std::vector<Build> builds{build("A", {{"pipe", "1"}, {"jets", "1"}}),
+                                    build("B", {{"pipe", "2"}, {"jets", "1"}}),
+                                    build("C", {{"pipe", "2"}, {"jets", "2"}})};
+    for (const std::map<std::string, std::string>& countsWith :
+         {std::map<std::string, std::string>{{"jets", "pipe"}, {"pipe", "jets"}},
+          std::map<std::string, std::string>{{"jets", "jets"}},
+          std::map<std::string, std::string>{{"jets", "3"}, {"oil", ""}}}) {
+        CreditNotes notes;
+        notes.countsWith = countsWith;
+        CHECK(partSetsOf(builds, notes).kind == CreditKind::Ladder);
+        CHECK(partSetsOf(builds, notes).parts.size() == 2);
+    }
+}
+
 TEST_CASE("what is left after the uncounted may be a sweep, or nothing") {
     std::vector<Build> builds;
     for (const char* const degrees : {"24", "26", "28"})

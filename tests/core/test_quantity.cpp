@@ -139,6 +139,14 @@ TEST_CASE("what is offered is what two builds have; what is not there is said") 
     CHECK(kinds.front().id == "power");
     for (const char* const id : {"boost", "back_over_boost", "lambda", "ignition_advance", "specific_power"})
         CHECK(has(id));
+    for (const char* const id : {"time", "engine_speed"})
+        CHECK_FALSE(has(id));
+    CHECK(std::count_if(kinds.begin(), kinds.end(), [](const QuantityKind& kind) { return kind.id == "torque"; }) == 1);
+    CHECK(test::inEnglish(analysis.whyNoQuantity).find("boost, back_pressure") != std::string::npos);
+    TestDay natural = boostDay();
+    natural.article.engine.aspiration = Aspiration::Natural;
+    CHECK_FALSE(analysed(natural, "boost").quantity);
+    CHECK(analysed(natural, "manifold_pressure").quantity);
     TestDay one = boostDay();
     for (Pull& pull : one.pulls) // recorded with one build only
         if (pull.build != "A") {

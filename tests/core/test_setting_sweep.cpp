@@ -222,6 +222,16 @@ TEST_CASE("a setting that does nothing may be best anywhere") {
           "No best ignition advance can be told yet: it may lie anywhere from 20 mm to 28 mm.");
 }
 
+TEST_CASE("the ends of the interval are said as finely as they are known") {
+    const auto credit = creditOfSteps({kFive, [](double x) { return 4.0 + 0.1 * x - 0.045 * x * x; }}, " mm");
+    REQUIRE(credit);
+    const SettingSweep& sweep = *credit->sweep;
+    REQUIRE(sweep.best.low < sweep.best.high); // 8 mm in fifty steps: to a tenth
+    const std::string text = test::inEnglish(creditSummary(*credit));
+    CHECK(text.find("between 28 mm and 28 mm") == std::string::npos);
+    CHECK(text.find(" mm is best, between 2") != std::string::npos);
+}
+
 TEST_CASE("an answer that still rises at the end says that it may go on, and by how much at most") {
     const auto credit = creditOfSteps({kFive, [](double x) { return 4.0 + 0.03 * x - 0.005 * x * x; }}, " mm");
     REQUIRE(credit);

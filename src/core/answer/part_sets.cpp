@@ -77,10 +77,19 @@ std::optional<SweptSetting> sweepIn(const std::vector<Occurrence>& all) {
     return values.size() == all.size() + 1 ? std::optional(out) : std::nullopt;
 }
 
-/// Takes out what counts with another part, or not at all.
+/// Takes out what counts with another part, or not at all. A note that names no part of this day, or one that does not
+/// count by itself, says nothing.
 std::vector<Occurrence> takeUncounted(std::vector<Occurrence>& all, const CreditNotes& notes) {
+    const auto countsByItself = [&](const std::string& part) {
+        return notes.countsWith.count(part) == 0 &&
+               std::any_of(all.begin(), all.end(), [&](const Occurrence& one) { return one.change.part == part; });
+    };
+    std::set<std::string> taken;
+    for (const auto& [part, with] : notes.countsWith)
+        if (with.empty() || countsByItself(with))
+            taken.insert(part);
     const auto counted = std::stable_partition(
-        all.begin(), all.end(), [&](const Occurrence& one) { return notes.countsWith.count(one.change.part) == 0; });
+        all.begin(), all.end(), [&](const Occurrence& one) { return taken.count(one.change.part) == 0; });
     std::vector<Occurrence> out(counted, all.end());
     all.erase(counted, all.end());
     return out;

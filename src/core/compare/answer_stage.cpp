@@ -151,7 +151,8 @@ void handOut(DayAnalysis& out, const std::vector<BuildPair>& family, const std::
 void addQuantity(DayAnalysis& out, const TestDay& day, DrawCache& cache) {
     std::vector<std::string> known;
     for (const QuantityKind& kind : quantitiesOf(day, out)) {
-        known.push_back(kind.id);
+        if (!kind.isChannel)
+            known.push_back(kind.id);
         if (kind.id == out.settings.quantity)
             if (auto answer = answerOn(kind, day, out, cache))
                 out.quantity = std::make_shared<const QuantityAnswer>(std::move(*answer));

@@ -33,8 +33,8 @@ std::string atStart(std::string name) {
 
 /// A setting of the tested range, as finely as it can be meant.
 Statement settingPhrase(const SettingSweep& sweep, double value) {
-    const double span = sweep.value.back() - sweep.value.front();
-    const int digits = std::max(0, 1 - static_cast<int>(std::floor(std::log10(span))));
+    const double step = sweep.value[1] - sweep.value[0];
+    const int digits = std::max(0, static_cast<int>(std::lround(-std::log10(step))));
     return {"credit.setting", {decimals(value, digits), sweep.setting.unit}};
 }
 /// A step as it was run.

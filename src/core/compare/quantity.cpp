@@ -56,7 +56,7 @@ std::vector<double> valuesOf(const std::string& id, const TestDay& day, const Pu
         each([&](size_t i) { return curve.power_w[i] / 1000.0; });
     else if (id == "torque")
         each([&](size_t i) { return curve.torque_nm[i]; });
-    else if (id == "boost" && map)
+    else if (id == "boost" && map && engine.aspiration != Aspiration::Natural)
         each([&](size_t i) { return (*map)[i] - outside_kpa; });
     else if (id == "back_pressure" && back)
         each([&](size_t i) { return (*back)[i] - outside_kpa; });
@@ -350,6 +350,13 @@ std::string unitOf(const TestDay& day, const std::string& channel) {
     return {};
 }
 
+/// A channel that is no axis, and not worked out under the same name.
+bool isCurve(const std::string& channel) {
+    return channel != "time" && channel != "engine_speed" &&
+           std::none_of(std::begin(kWorkedOut), std::end(kWorkedOut),
+                        [&](const QuantityKind& kind) { return kind.id == channel; });
+}
+
 } // namespace
 
 const QuantityPair* QuantityAnswer::find(const std::string& from, const std::string& to) const {
@@ -365,8 +372,8 @@ std::vector<QuantityKind> quantitiesOf(const TestDay& day, const DayAnalysis& an
     for (const PullResult& pull : analysis.pulls)
         if (pull.used && pull.curve)
             for (const auto& [name, values] : pull.curve->channels())
-                if (names.insert(name).second)
-                    asked.push_back({name, unitOf(day, name), false});
+                if (isCurve(name) && names.insert(name).second)
+                    asked.push_back({name, unitOf(day, name), false, true});
     std::vector<QuantityKind> out;
     for (const QuantityKind& kind : asked) {
         std::set<std::string> builds;

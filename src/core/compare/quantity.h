@@ -16,7 +16,8 @@ namespace hillrun {
 struct QuantityKind {
     std::string id; ///< "boost", or a channel's name
     std::string unit;
-    bool isRatio = false; ///< compared as a ratio, as power is; false: as a difference
+    bool isRatio = false;   ///< compared as a ratio, as power is; false: as a difference
+    bool isChannel = false; ///< recorded as it is
     bool operator==(const QuantityKind&) const = default;
 };
 

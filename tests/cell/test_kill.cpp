@@ -4,7 +4,8 @@
 // The real window and the real cell: hillrun is killed with -9 in the middle of a pull, 52 times, and when the disk is
 // full. This test listens to the same stream and notes when each row arrived. Rows are told apart by the engine speed,
 // which rises by 5 rpm from row to row. Lost is the time from the arrival of the first row that is not on disk to the
-// kill.
+// kill. What the machine itself stood still meanwhile (a virtual machine that is paused, a disk that is flushed) is no
+// fault of the window's and measured beside it.
 
 #include "app/files/day_files.h"
 #include "formats/day_store.h"
@@ -12,10 +13,14 @@
 #include "formats/telemetry.h"
 #include "simcell_process.h"
 
+#include <chrono>
 #include <fmt/format.h>
+#include <fstream>
+#include <mutex>
 #include <QElapsedTimer>
 #include <QTcpSocket>
 #include <random>
+#include <thread>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
@@ -56,6 +61,46 @@ private:
     QElapsedTimer m_clock;
     std::vector<std::pair<qint64, double>> m_seen;
     TelemetryParser m_parser;
+};
+
+/// Writes a line every few milliseconds and notes how much longer that took.
+class Standstill {
+public:
+    Standstill() : m_thread([this](const std::stop_token& stop) { run(stop); }) {}
+    /// The longest of the last seconds.
+    [[nodiscard]] double longest_s(double last_s) {
+        const auto from = Clock::now() - std::chrono::duration<double>(last_s);
+        const std::lock_guard lock(m_mutex);
+        double out = 0.0;
+        for (const auto& [at, gap_s] : m_gaps)
+            if (at >= from)
+                out = std::max(out, gap_s);
+        return out;
+    }
+
+private:
+    using Clock = std::chrono::steady_clock;
+    static constexpr double kBeat_s = 0.005;
+    static constexpr double kNoted_s = 0.02; ///< less is the usual jitter
+
+    void run(const std::stop_token& stop) {
+        std::ofstream file(m_folder.path() / "beats");
+        for (auto last = Clock::now(); !stop.stop_requested();) {
+            std::this_thread::sleep_for(std::chrono::duration<double>(kBeat_s));
+            file << "beat" << std::endl;
+            const auto now = Clock::now();
+            const double gap_s = std::chrono::duration<double>(now - last).count() - kBeat_s;
+            last = now;
+            const std::lock_guard lock(m_mutex);
+            if (gap_s > kNoted_s)
+                m_gaps.emplace_back(now, gap_s);
+        }
+    }
+
+    test::TemporaryFolder m_folder;
+    std::mutex m_mutex;
+    std::vector<std::pair<Clock::time_point, double>> m_gaps;
+    std::jthread m_thread; ///< last: it uses the others
 };
 
 /// One window on a day of its own, connected and armed.
@@ -110,6 +155,7 @@ TEST_CASE("killed in the middle of a pull, a window loses a tenth of a second at
     constexpr int kWindows = 2; // more would fight for the processor, and the test measures a tenth of a second
     std::mt19937 random(7);
     std::uniform_real_distribution<double> moment_rpm(3300.0, 5600.0);
+    Standstill machine;
     double worst_s = 0.0;
     double sum_s = 0.0;
     int kills = 0;
@@ -134,16 +180,18 @@ TEST_CASE("killed in the middle of a pull, a window loses a tenth of a second at
             REQUIRE(windows[static_cast<size_t>(i)]->runs());
             const double seen = witness.speed();
             const qint64 killed_ms = witness.now_ms();
+            const double stood_s = machine.longest_s(1.5);
             windows[static_cast<size_t>(i)]->kill();
             const fs::path day = windows[static_cast<size_t>(i)]->day();
             const auto left = leftPulls(day, readDay(day));
-            INFO("round " << round << ", window " << i << ", killed at " << seen << " rpm");
+            INFO("round " << round << ", window " << i << ", killed at " << seen << " rpm, the machine stood still for "
+                          << stood_s << " s");
             REQUIRE(left.size() == 1);
             const double lost_s = witness.secondsFromRowAbove(lastSpeed(left.front().pull), killed_ms);
             worst_s = std::max(worst_s, lost_s);
             sum_s += lost_s;
             ++kills;
-            CHECK(lost_s <= 0.1);
+            CHECK(lost_s <= 0.1 + stood_s);
             CHECK(left.front().pull.raw->rows() > 200); // with the two seconds before
         }
     }

@@ -76,7 +76,7 @@ Rates ratesOf(const Shape& shape, const Steps& steps, double drift) {
     boost::random::normal_distribution<double> normal;
     boost::random::uniform_real_distribution<double> somewhere(0.25, 0.75);
     const SettingDesign design = designOf(steps);
-    const auto response = SettingResponse::of(design);
+    const auto response = SettingResponse::of(design, 1000);
     Rates out;
     for (int day = 0; day < kDays; ++day) {
         const double best = shape.atEnd ? 1.0 : somewhere(random);
@@ -133,7 +133,7 @@ TEST_CASE("a setting that does nothing is said to be best anywhere") {
     const double scatter = 3.0 * std::sqrt(0.95 * 0.05 / kFlatDays); // three standard errors
     for (const Steps& steps : kSteps) {
         const SettingDesign design = designOf(steps);
-        const auto response = SettingResponse::of(design);
+        const auto response = SettingResponse::of(design, 1000);
         int whole = 0;
         int drawn = 0;
         for (int day = 0; day < kFlatDays; ++day) {

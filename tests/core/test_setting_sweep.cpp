@@ -41,7 +41,7 @@ struct Steps {
             out(i) += i % 2 == 0 ? noise : -noise;
         return out;
     }
-    [[nodiscard]] SettingCurve respond() const { return SettingResponse::of(design())->respond(numbers(), 4000); }
+    [[nodiscard]] SettingCurve respond() const { return SettingResponse::of(design(), 4000)->respond(numbers(), 4000); }
 };
 
 const std::vector<double> kFive{0.0, 0.5, 0.25, 1.0, 0.75, 0.0};
@@ -59,7 +59,7 @@ TEST_CASE("the response is that of a smoothing spline") {
     design.hours = VectorXd::LinSpaced(7, 0.0, 1.0);
     VectorXd y(7);
     y << 0.1, 0.42, 0.55, 0.49, 0.72, 0.6, 0.2;
-    const auto response = SettingResponse::of(design);
+    const auto response = SettingResponse::of(design, 4000);
     REQUIRE(response);
     const std::vector<double> rho = response->respond(y, 10).roughness;
     REQUIRE(rho.size() == 17);
@@ -105,7 +105,7 @@ TEST_CASE("read from the other end the answer is the mirror image") {
     const SettingCurve there = steps.respond();
     SettingDesign design = steps.design();
     design.x = (1.0 - design.x.array()).matrix();
-    const SettingCurve back = SettingResponse::of(design)->respond(steps.numbers(), 10);
+    const SettingCurve back = SettingResponse::of(design, 4000)->respond(steps.numbers(), 10);
     for (size_t n = 0; n < there.ofRoughness.size(); ++n)
         CHECK(there.ofRoughness[n] == Approx(back.ofRoughness[n]).margin(1e-9));
     for (Index p = 0; p < kSettingPoints; ++p)
@@ -116,7 +116,8 @@ TEST_CASE("a drift that runs straight through the day is taken out where a step 
     Steps steps{kFive, hill};
     const SettingDesign design = steps.design();
     const SettingCurve steady = steps.respond();
-    const SettingCurve drifting = SettingResponse::of(design)->respond(steps.numbers() - 0.02 * design.hours, 4000);
+    const SettingCurve drifting =
+        SettingResponse::of(design, 4000)->respond(steps.numbers() - 0.02 * design.hours, 4000);
     for (Index p = 0; p < kSettingPoints; ++p)
         CHECK(steady.mean(p) - steady.mean(0) == Approx(drifting.mean(p) - drifting.mean(0)).margin(1e-9));
 }
@@ -126,12 +127,12 @@ TEST_CASE("too few pulls have no response") {
     design.x.resize(3);
     design.x << 0.0, 0.5, 1.0;
     design.hours = VectorXd::LinSpaced(3, 0.0, 1.0);
-    CHECK(SettingResponse::of(design)); // one degree of freedom
+    CHECK(SettingResponse::of(design, 4000)); // one degree of freedom
     design.driftTaken = true;
-    CHECK_FALSE(SettingResponse::of(design));
+    CHECK_FALSE(SettingResponse::of(design, 4000));
     design.x << 0.5, 0.5, 0.5; // no slope can be told
     design.driftTaken = false;
-    CHECK_FALSE(SettingResponse::of(design));
+    CHECK_FALSE(SettingResponse::of(design, 4000));
 }
 
 namespace {

@@ -26,7 +26,7 @@ VectorXd numbers() { return VectorXd::Map(kNumber.data(), 10); }
 } // namespace
 
 TEST_CASE("the response to a setting as an independent program has it") {
-    const auto response = SettingResponse::of(design());
+    const auto response = SettingResponse::of(design(), 20000);
     REQUIRE(response);
     const SettingCurve curve = response->respond(numbers(), 20000);
     CHECK(curve.degreesOfFreedom == 7.0);

@@ -21,7 +21,7 @@ public:
     CreditWorker(const DayModel& model, const VectorXd& values, const CreditSettings& settings, Credit& out,
                  DrawCache& cache)
         : m_model(model), m_values(values), m_settings(settings), m_out(out), m_cache(cache),
-          m_numbers(numbersOfBuilds(model, values, settings.drift)) {}
+          m_numbers(numbersOfBuilds(model, values, settings.drift)), m_draws(m_numbers) {}
 
     [[nodiscard]] bool possible() const {
         return m_numbers.degreesOfFreedom > 0 && m_numbers.sd > 0.0 && m_numbers.number.allFinite();
@@ -102,7 +102,7 @@ private:
             m_family.push_back(*total);
         if (m_family.empty())
             return;
-        const double critical = familyCritical(m_numbers, m_family, m_cache);
+        const double critical = familyCritical(m_draws, m_family, m_cache);
         const double scale_w = scaleBetween(0U, full());
         for (const auto& [part, weights] : found) {
             CreditShare share;
@@ -136,7 +136,7 @@ private:
             }
         if (all.empty())
             return;
-        const double critical = familyCritical(m_numbers, all, m_cache);
+        const double critical = familyCritical(m_draws, all, m_cache);
         for (size_t i = 0; i < all.size(); ++i) {
             CreditStep& step = m_out.steps[i];
             step.amount = amountOf(all[i], critical, scaleBetween(sets()[step.from], sets()[step.to]));
@@ -154,7 +154,7 @@ private:
                 }
         if (all.empty())
             return;
-        const double critical = familyCritical(m_numbers, all, m_cache);
+        const double critical = familyCritical(m_draws, all, m_cache);
         for (size_t i = 0; i < all.size(); ++i)
             m_out.interactions[i].amount = amountOf(all[i], critical, scaleBetween(0U, full()));
     }
@@ -212,6 +212,7 @@ private:
     Credit& m_out;
     DrawCache& m_cache;
     NumbersOfBuilds m_numbers;
+    ErrorDraws m_draws;
     std::vector<VectorXd> m_family; ///< the shares, then the total
 };
 

@@ -43,13 +43,20 @@ Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers) {
     return out;
 }
 
-double familyCritical(const NumbersOfBuilds& numbers, const std::vector<Eigen::VectorXd>& contrasts, DrawCache& cache) {
+const Eigen::MatrixXf& ErrorDraws::get() {
+    if (m_errors.size() == 0)
+        m_errors = drawErrors(m_numbers);
+    return m_errors;
+}
+
+double familyCritical(ErrorDraws& draws, const std::vector<Eigen::VectorXd>& contrasts, DrawCache& cache) {
+    const NumbersOfBuilds& numbers = draws.numbers();
     std::vector<double> key{static_cast<double>(numbers.degreesOfFreedom)};
     for (const Eigen::VectorXd& contrast : contrasts)
         key.insert(key.end(), contrast.begin(), contrast.end());
     key.insert(key.end(), numbers.weights.data(), numbers.weights.data() + numbers.weights.size());
     const auto work = [&] {
-        const Eigen::MatrixXf errors = drawErrors(numbers);
+        const Eigen::MatrixXf& errors = draws.get();
         Eigen::VectorXf largest = Eigen::VectorXf::Zero(errors.rows());
         for (const Eigen::VectorXd& contrast : contrasts) {
             const double length = (numbers.weights.transpose() * contrast).norm();

@@ -11,8 +11,20 @@ namespace hillrun {
 /// Errors of the builds' numbers in units of their estimated sd, draws x builds. Needs degrees of freedom.
 Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers);
 
+/// The same, made when they are first asked for and then shared by several families of one day.
+class ErrorDraws {
+public:
+    explicit ErrorDraws(const NumbersOfBuilds& numbers) : m_numbers(numbers) {}
+    [[nodiscard]] const NumbersOfBuilds& numbers() const { return m_numbers; }
+    const Eigen::MatrixXf& get();
+
+private:
+    const NumbersOfBuilds& m_numbers;
+    Eigen::MatrixXf m_errors;
+};
+
 /// 95 % point of the largest |t| of several contrasts of the builds' numbers at once (multivariate t). They hang on the
 /// design alone and are kept.
-double familyCritical(const NumbersOfBuilds& numbers, const std::vector<Eigen::VectorXd>& contrasts, DrawCache& cache);
+double familyCritical(ErrorDraws& draws, const std::vector<Eigen::VectorXd>& contrasts, DrawCache& cache);
 
 } // namespace hillrun

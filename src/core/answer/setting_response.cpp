@@ -61,7 +61,7 @@ std::vector<double> roughnesses() {
 
 } // namespace
 
-std::optional<SettingResponse> SettingResponse::of(const SettingDesign& design) {
+std::optional<SettingResponse> SettingResponse::of(const SettingDesign& design, Index draws) {
     const MatrixXd lines = linesOf(design);
     const Index pulls = design.x.size();
     const Index rank = Eigen::ColPivHouseholderQR<MatrixXd>(lines).rank();
@@ -96,10 +96,20 @@ std::optional<SettingResponse> SettingResponse::of(const SettingDesign& design) 
         node.root = rootOf(rho2 * onGrid - rho2 * known * across.transpose() + beyond * gram.solve(beyond.transpose()));
         out.m_nodes.push_back(std::move(node));
     }
+    out.m_normal.resize(kSettingPoints, draws);
+    out.m_chi2.resize(draws);
+    boost::random::mt19937 random(kSeed);
+    boost::random::normal_distribution<double> normal;
+    boost::random::chi_squared_distribution<double> chi2(out.m_degreesOfFreedom);
+    for (double& one : out.m_normal.reshaped())
+        one = normal(random);
+    for (double& one : out.m_chi2)
+        one = chi2(random);
     return out;
 }
 
 SettingCurve SettingResponse::respond(const VectorXd& y, Index draws) const {
+    draws = std::min(draws, m_normal.cols());
     SettingCurve out;
     out.degreesOfFreedom = m_degreesOfFreedom;
     std::vector<double> left;
@@ -115,9 +125,6 @@ SettingCurve SettingResponse::respond(const VectorXd& y, Index draws) const {
         sum += std::exp(one - largest);
     out.mean = VectorXd::Zero(kSettingPoints);
     out.draws.resize(kSettingPoints, draws);
-    boost::random::mt19937 random(kSeed);
-    boost::random::normal_distribution<double> normal;
-    boost::random::chi_squared_distribution<double> chi2(m_degreesOfFreedom);
     double share = 0.0;
     Index done = 0;
     for (size_t n = 0; n < m_nodes.size(); ++n) {
@@ -132,12 +139,8 @@ SettingCurve SettingResponse::respond(const VectorXd& y, Index draws) const {
                              : std::min(draws, static_cast<Index>(std::lround(share * static_cast<double>(draws))));
         if (end <= done)
             continue;
-        MatrixXd z(kSettingPoints, end - done);
-        for (Index d = 0; d < z.cols(); ++d) {
-            const double s = std::sqrt(left[n] / chi2(random));
-            for (Index p = 0; p < kSettingPoints; ++p)
-                z(p, d) = s * normal(random);
-        }
+        const VectorXd s = (left[n] / m_chi2.segment(done, end - done).array()).sqrt();
+        const MatrixXd z = m_normal.middleCols(done, end - done) * s.asDiagonal();
         out.draws.middleCols(done, end - done) = (node.root * z).colwise() + mean;
         done = end;
     }

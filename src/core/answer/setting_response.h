@@ -34,9 +34,9 @@ struct SettingCurve {
 /// Works several numbers of the same pulls; what hangs on the settings alone is worked once.
 class SettingResponse {
 public:
-    /// Nothing when the pulls leave no degree of freedom.
-    static std::optional<SettingResponse> of(const SettingDesign& design);
-    /// `y`: one number a pull, all finite. The same digits on every machine.
+    /// Nothing when the pulls leave no degree of freedom. `draws`: the most that will be asked for.
+    static std::optional<SettingResponse> of(const SettingDesign& design, Eigen::Index draws);
+    /// `y`: one number a pull, all finite; `draws`: at most those it was made for. The same digits on every machine.
     [[nodiscard]] SettingCurve respond(const Eigen::VectorXd& y, Eigen::Index draws) const;
     /// The mean response if the roughness were the nth of those weighed.
     [[nodiscard]] Eigen::VectorXd meanWith(size_t roughness, const Eigen::VectorXd& y) const {
@@ -53,6 +53,8 @@ private:
     };
     SettingResponse() = default;
 
+    Eigen::MatrixXd m_normal; ///< standard normals, points x draws
+    Eigen::VectorXd m_chi2;   ///< for each draw, with the degrees of freedom
     std::vector<Node> m_nodes;
     double m_degreesOfFreedom = 0.0;
 };

@@ -32,7 +32,7 @@ public:
 
     std::optional<SettingSweep> work() {
         m_design = design();
-        const auto response = SettingResponse::of(m_design);
+        const auto response = SettingResponse::of(m_design, kUseDraws);
         if (!response)
             return std::nullopt;
         const SettingCurve curve = response->respond(m_values, kUseDraws);

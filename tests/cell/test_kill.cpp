@@ -4,8 +4,7 @@
 // The real window and the real cell: hillrun is killed with -9 in the middle of a pull, 52 times, and when the disk is
 // full. This test listens to the same stream and notes when each row arrived. Rows are told apart by the engine speed,
 // which rises by 5 rpm from row to row. Lost is the time from the arrival of the first row that is not on disk to the
-// kill. What the machine itself stood still meanwhile (a virtual machine that is paused, a disk that is flushed) is no
-// fault of the window's and measured beside it.
+// kill. Where that is too much, the failure says for how long the machine itself stood still meanwhile.
 
 #include "app/files/day_files.h"
 #include "formats/day_store.h"
@@ -191,7 +190,7 @@ TEST_CASE("killed in the middle of a pull, a window loses a tenth of a second at
             worst_s = std::max(worst_s, lost_s);
             sum_s += lost_s;
             ++kills;
-            CHECK(lost_s <= 0.1 + stood_s);
+            CHECK(lost_s <= 0.1);
             CHECK(left.front().pull.raw->rows() > 200); // with the two seconds before
         }
     }

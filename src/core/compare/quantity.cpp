@@ -19,8 +19,6 @@ namespace {
 using Eigen::Index;
 using Eigen::VectorXd;
 
-constexpr double kLeastBoost_kpa = 5.0; ///< with less a ratio to boost says nothing
-
 /// What is worked out, in the order it is offered.
 const QuantityKind kWorkedOut[] = {
     {"power", "kW", true},
@@ -36,52 +34,54 @@ const QuantityKind kWorkedOut[] = {
     {"power_per_kilogram", "kW/kg", true},
 };
 
+/// The name of what is worked out for every pull already (core/pull/derived.h); empty for others.
+std::string derivedName(const std::string& id) {
+    constexpr std::pair<const char*, const char*> names[] = {{"back_over_boost", "back_pressure_over_boost"},
+                                                             {"intake_drop", "intake_pressure_drop"},
+                                                             {"mean_effective_pressure", "mean_effective_pressure"},
+                                                             {"power_per_manifold_pressure", "power_per_pressure"},
+                                                             {"specific_power", "specific_output"}};
+    for (const auto& [quantity, derived] : names)
+        if (id == quantity)
+            return derived;
+    return {};
+}
+
 /// The quantity at each point of the curve's grid; empty when this pull does not have it.
 std::vector<double> valuesOf(const std::string& id, const TestDay& day, const Pull& pull, const Curve& curve) {
-    const auto& channels = curve.channels();
-    const auto channel = [&](const char* name) -> const std::vector<double>* {
-        const auto at = channels.find(name);
-        return at == channels.end() ? nullptr : &at->second;
+    if (const std::string name = derivedName(id); !name.empty()) {
+        for (DerivedChannel& derived : derivedChannels(day.article, pull, curve))
+            if (derived.name == name)
+                return std::move(derived.values);
+        return {};
+    }
+    const auto recorded = [&](const std::string& name) {
+        const auto at = curve.channels().find(name);
+        return at == curve.channels().end() ? std::vector<double>{} : at->second;
     };
-    std::vector<double> out;
-    const auto each = [&](const auto& value) {
-        for (size_t i = 0; i < curve.rpm.size(); ++i)
-            out.push_back(value(i));
+    const auto scaled = [](std::vector<double> values, double scale, double offset) {
+        for (double& value : values)
+            value = scale * value + offset;
+        return values;
     };
     const EngineCard& engine = day.article.engine;
-    const auto* map = channel("manifold_pressure");
-    const auto* back = channel("exhaust_back_pressure");
     const double outside_kpa = gaugeReference_kpa(pull);
+    std::vector<double> out;
     if (id == "power")
-        each([&](size_t i) { return curve.power_w[i] / 1000.0; });
+        out = scaled(curve.power_w, 0.001, 0.0);
     else if (id == "torque")
-        each([&](size_t i) { return curve.torque_nm[i]; });
-    else if (id == "boost" && map && engine.aspiration != Aspiration::Natural)
-        each([&](size_t i) { return (*map)[i] - outside_kpa; });
-    else if (id == "back_pressure" && back)
-        each([&](size_t i) { return (*back)[i] - outside_kpa; });
-    else if (id == "back_over_boost" && map && back && engine.aspiration != Aspiration::Natural)
-        each([&](size_t i) {
-            const double boost_kpa = (*map)[i] - outside_kpa;
-            return boost_kpa > kLeastBoost_kpa ? ((*back)[i] - outside_kpa) / boost_kpa : kNaN;
-        });
-    else if (const auto* box = channel("airbox_pressure"); id == "intake_drop" && box)
-        each([&](size_t i) { return outside_kpa - (*box)[i]; });
-    else if (id == "mean_effective_pressure" && engine.displacement_cc)
-        each([&](size_t i) {
-            return meanEffectivePressure_pa(curve.torque_nm[i], *engine.displacement_cc, engine.strokes.value_or(4)) /
-                   1000.0;
-        });
-    else if (id == "power_per_manifold_pressure" && map)
-        each([&](size_t i) { return curve.power_w[i] / 1000.0 / ((*map)[i] / 100.0); });
-    else if (id == "specific_power" && engine.displacement_cc)
-        each([&](size_t i) { return curve.power_w[i] / *engine.displacement_cc; });
-    else if (id == "power_per_cylinder" && engine.cylinders)
-        each([&](size_t i) { return curve.power_w[i] / 1000.0 / *engine.cylinders; });
-    else if (id == "power_per_kilogram" && day.article.vehicle.mass_kg)
-        each([&](size_t i) { return curve.power_w[i] / 1000.0 / *day.article.vehicle.mass_kg; });
-    else if (const auto* recorded = channel(id.c_str()))
-        out = *recorded;
+        out = curve.torque_nm;
+    else if (id == "boost")
+        out = engine.aspiration == Aspiration::Natural ? std::vector<double>{}
+                                                       : scaled(recorded("manifold_pressure"), 1.0, -outside_kpa);
+    else if (id == "back_pressure")
+        out = scaled(recorded("exhaust_back_pressure"), 1.0, -outside_kpa);
+    else if (id == "power_per_cylinder")
+        out = engine.cylinders ? scaled(curve.power_w, 0.001 / *engine.cylinders, 0.0) : std::vector<double>{};
+    else if (const auto& mass = day.article.vehicle.mass_kg; id == "power_per_kilogram")
+        out = mass ? scaled(curve.power_w, 0.001 / *mass, 0.0) : std::vector<double>{};
+    else
+        out = recorded(id);
     if (std::none_of(out.begin(), out.end(), [](double value) { return std::isfinite(value); }))
         out.clear();
     return out;

@@ -28,14 +28,6 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-QLabel* makeLabel(const QString& name, QWidget* parent) {
-    auto* label = new PlainLabel(parent);
-    label->setObjectName(name);
-    label->setWordWrap(true);
-    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
-    return label;
-}
-
 /// The strong mark beside the answer.
 QColor markOf(const Comparison* c, const Theme& t) {
     if (!c)
@@ -92,36 +84,19 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
 }
 
 QWidget* ComparePage::makeHead(ActionRegistry& actions) {
-    auto* head = new QWidget(this);
-    auto* row = new QHBoxLayout(head);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(px(12));
-    m_answerMark = new QWidget(head);
-    m_answerMark->setObjectName(u"answerMark"_s);
-    m_answerMark->setFixedWidth(px(6));
-    m_answerMark->setAutoFillBackground(true);
-    m_answer = makeLabel(u"answer"_s, head);
-    m_answer->setAccessibleDescription(tr("Answer")); // its name is the sentence
-    m_answer->setMinimumHeight(px(30));
-    m_caution = makeLabel(u"caution"_s, head);
-    m_caution->setProperty("quiet", true);
-    auto* words = new QVBoxLayout;
-    words->setSpacing(2);
-    words->addWidget(m_answer);
-    words->addWidget(m_caution);
-    m_settle = makeLabel(u"settleText"_s, head);
+    auto* head = new AnswerHead(u"answer"_s, u"caution"_s, this);
+    m_head = head;
+    m_settle = selectableLabel(u"settleText"_s, head);
     m_settle->setProperty("quiet", true);
-    words->addWidget(m_settle);
+    head->words->addWidget(m_settle);
     m_offers = new PairOffers(m_document, head);
-    row->addWidget(m_answerMark);
-    row->addLayout(words, 1);
-    row->addWidget(m_offers, 0, Qt::AlignTop);
+    head->row->addWidget(m_offers, 0, Qt::AlignTop);
     m_other = actions.get("compare.field");
     auto* other = new QToolButton(head);
     other->setObjectName(u"fieldButton"_s);
     other->setDefaultAction(m_other);
     other->setToolButtonStyle(Qt::ToolButtonTextOnly);
-    row->addWidget(other, 0, Qt::AlignTop);
+    head->row->addWidget(other, 0, Qt::AlignTop);
     return head;
 }
 
@@ -198,9 +173,9 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     column->addLayout(pair);
     m_claims = new PairClaims(m_document, m_selection, inside);
     column->addWidget(m_claims);
-    m_changed = makeLabel(u"changedText"_s, inside);
+    m_changed = selectableLabel(u"changedText"_s, inside);
     m_changed->setProperty("title", true);
-    m_like = makeLabel(u"likeText"_s, inside);
+    m_like = selectableLabel(u"likeText"_s, inside);
     m_like->setProperty("quiet", true);
     column->addWidget(m_changed);
     column->addWidget(m_like);
@@ -220,9 +195,9 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
     m_bandTable->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     m_bandTable->horizontalHeader()->setMinimumSectionSize(px(40));
     column->addWidget(m_bandTable);
-    m_peaks = makeLabel(u"peakText"_s, inside);
+    m_peaks = selectableLabel(u"peakText"_s, inside);
     column->addWidget(m_peaks);
-    m_leftOut = makeLabel(u"leftOutText"_s, inside);
+    m_leftOut = selectableLabel(u"leftOutText"_s, inside);
     column->addWidget(m_leftOut);
     column->addStretch(1);
     auto* scroll = new QScrollArea(this);
@@ -378,15 +353,16 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
                              return region.kind != RegionKind::Unresolved;
                          });
     const QColor mark = !curve ? markOf(comparison, t) : differs ? t.mark : t.unresolved;
-    m_answerMark->setStyleSheet(u"background: %1;"_s.arg(mark.name()));
+    m_head->setMark(mark);
     if (curve)
-        m_answer->setText(unbroken(qs(said(quantitySummary(other()->kind, *curve)))));
+        m_head->answer->setText(unbroken(qs(said(quantitySummary(other()->kind, *curve)))));
     else if (comparison)
-        m_answer->setText(unbroken(qs(currentVoice()
-                                          .in(m_selection.units())
-                                          .say(summary(*comparison, m_selection.units(), m_selection.quantity())))));
+        m_head->answer->setText(
+            unbroken(qs(currentVoice()
+                            .in(m_selection.units())
+                            .say(summary(*comparison, m_selection.units(), m_selection.quantity())))));
     else
-        m_answer->setText(whyNoAnswer(analysis));
+        m_head->answer->setText(whyNoAnswer(analysis));
     m_offers->show(analysis, comparison);
     m_offers->setVisible(true);
     QStringList cautions = doubtsOf(analysis);
@@ -415,8 +391,8 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
 
 /// The first four in a line, all of them in the tooltip.
 void ComparePage::showCautions(const QStringList& cautions) {
-    m_caution->setText(cautions.isEmpty() ? QString() : cautions.mid(0, 4).join(u" \u00B7 "_s) + u"."_s);
-    m_caution->setToolTip(cautions.join(u"\n"_s));
+    m_head->caution->setText(cautions.isEmpty() ? QString() : cautions.mid(0, 4).join(u" \u00B7 "_s) + u"."_s);
+    m_head->caution->setToolTip(cautions.join(u"\n"_s));
 }
 
 QString ComparePage::whyNoAnswer(const DayAnalysis* analysis) const {
@@ -433,9 +409,9 @@ void ComparePage::refreshField() {
     const auto analysis = m_document.analysis();
     const Theme& t = m_look.theme();
     const bool proven = analysis && analysis->field && analysis->field->provenBest();
-    m_answerMark->setStyleSheet(u"background: %1;"_s.arg((proven ? t.gain : t.unresolved).name()));
+    m_head->setMark(proven ? t.gain : t.unresolved);
     const bool any = analysis && !analysis->builds.empty();
-    m_answer->setText(any ? fieldText(*analysis) : whyNoAnswer(analysis.get()));
+    m_head->answer->setText(any ? fieldText(*analysis) : whyNoAnswer(analysis.get()));
     QStringList cautions;
     if (any) {
         if (const QString use = useText(m_document.day(), *analysis); !use.isEmpty())
@@ -554,7 +530,7 @@ void ComparePage::copyTable() const {
         QGuiApplication::clipboard()->setMimeData(asMime(m_field->table()).release());
         return;
     }
-    CopiedTable table{m_answer->text(), {}, {}};
+    CopiedTable table{m_head->answer->text(), {}, {}};
     for (int column = 0; column < m_bands->columnCount(); ++column)
         table.head << m_bands->headerData(column, Qt::Horizontal, Qt::DisplayRole).toString();
     for (int row = 0; row < m_bands->rowCount(); ++row) {

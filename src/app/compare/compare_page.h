@@ -10,6 +10,7 @@
 #include "app/compare/pair_offers.h"
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
+#include "app/frame/answer_head.h"
 #include "app/frame/page.h"
 #include "core/compare/quantity.h"
 
@@ -70,13 +71,11 @@ private:
     DayDocument& m_document;
     Selection& m_selection;
     Look& m_look;
-    QWidget* m_answerMark = nullptr;
+    AnswerHead* m_head = nullptr;
     QWidget* m_tools = nullptr; ///< above the boards
     QWidget* m_boards = nullptr;
     QWidget* m_swap = nullptr;
-    QLabel* m_answer = nullptr;
     PairOffers* m_offers = nullptr;
-    QLabel* m_caution = nullptr;
     QLabel* m_settle = nullptr; ///< what would settle what is open
     PairClaims* m_claims = nullptr;
     QComboBox* m_school = nullptr;

@@ -29,14 +29,6 @@ size_t leastCostly(const SettingSweep& sweep) {
     return static_cast<size_t>(at - sweep.levels.begin());
 }
 
-QLabel* makeLabel(const QString& name, QWidget* parent) {
-    auto* label = new PlainLabel(parent);
-    label->setObjectName(name);
-    label->setWordWrap(true);
-    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
-    return label;
-}
-
 } // namespace
 
 CreditPage::CreditPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
@@ -46,7 +38,8 @@ CreditPage::CreditPage(DayDocument& document, Selection& selection, Look& look, 
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(12), px(16), px(12));
     column->setSpacing(px(8));
-    column->addWidget(makeHead());
+    m_head = new AnswerHead(u"creditAnswer"_s, u"creditCaution"_s, this);
+    column->addWidget(m_head);
     auto* row = new QHBoxLayout;
     row->setSpacing(px(8));
     row->addWidget(makePictures(actions), 1);
@@ -54,28 +47,6 @@ CreditPage::CreditPage(DayDocument& document, Selection& selection, Look& look, 
     column->addLayout(row, 1);
     connectParts();
     refresh();
-}
-
-QWidget* CreditPage::makeHead() {
-    auto* head = new QWidget(this);
-    auto* row = new QHBoxLayout(head);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(px(12));
-    m_mark = new QWidget(head);
-    m_mark->setFixedWidth(px(6));
-    m_mark->setAutoFillBackground(true);
-    m_answer = makeLabel(u"creditAnswer"_s, head);
-    m_answer->setAccessibleDescription(tr("Answer")); // its name is the sentence
-    m_answer->setMinimumHeight(px(30));
-    m_caution = makeLabel(u"creditCaution"_s, head);
-    m_caution->setProperty("quiet", true);
-    auto* words = new QVBoxLayout;
-    words->setSpacing(2);
-    words->addWidget(m_answer);
-    words->addWidget(m_caution);
-    row->addWidget(m_mark);
-    row->addLayout(words, 1);
-    return head;
 }
 
 QWidget* CreditPage::makeViews(ActionRegistry& actions) {
@@ -136,7 +107,7 @@ QWidget* CreditPage::makeSide() {
     auto* below = new QVBoxLayout;
     below->setContentsMargins(px(10), 0, px(10), 0);
     below->setSpacing(px(8));
-    m_lines = makeLabel(u"partLines"_s, inside);
+    m_lines = selectableLabel(u"partLines"_s, inside);
     below->addWidget(m_lines);
     m_form = new PartForm(m_document, m_selection, inside);
     below->addWidget(m_form);
@@ -232,18 +203,18 @@ void CreditPage::refreshAnswer(const DayAnalysis* analysis) {
     const Theme& t = m_look.theme();
     const Credit* credit = analysis ? analysis->credit.get() : nullptr;
     const bool waits = m_document.isOpen() && (!analysis || !analysis->settings.credit);
-    m_answer->setText(!m_document.isOpen() ? tr("No day is open.")
-                      : waits              ? creditText(nullptr)
-                                           : creditText(analysis));
+    m_head->answer->setText(!m_document.isOpen() ? tr("No day is open.")
+                            : waits              ? creditText(nullptr)
+                                                 : creditText(analysis));
     const bool proven = credit && ((credit->total && credit->total->proven()) ||
                                    std::any_of(credit->shares.begin(), credit->shares.end(),
                                                [](const CreditShare& share) { return share.amount.proven(); }) ||
                                    (credit->sweep && credit->sweep->driftTaken && !credit->sweep->anywhere));
     const QColor colour = !proven ? t.unresolved : credit->total && credit->total->log < 0.0 ? t.loss : t.gain;
-    m_mark->setStyleSheet(u"background: %1;"_s.arg(colour.name()));
+    m_head->setMark(colour);
     const QStringList cautions = credit ? creditCautions(m_document.day(), *analysis) : QStringList();
-    m_caution->setText(cautions.isEmpty() ? QString() : cautions.join(u" \u00B7 "_s) + u"."_s);
-    m_caution->setVisible(!cautions.isEmpty());
+    m_head->caution->setText(cautions.isEmpty() ? QString() : cautions.join(u" \u00B7 "_s) + u"."_s);
+    m_head->caution->setVisible(!cautions.isEmpty());
 }
 
 void CreditPage::refreshViews(const Credit* credit) {
@@ -292,7 +263,7 @@ bool CreditPage::canCopy() const {
 }
 
 void CreditPage::copyTable() const {
-    CopiedTable out{m_answer->text(), {tr("Part"), tr("Gain"), tr("Of the base"), tr("Besides")}, {}};
+    CopiedTable out{m_head->answer->text(), {tr("Part"), tr("Gain"), tr("Of the base"), tr("Besides")}, {}};
     for (const PartRow& row : m_table->rows()) {
         QStringList besides{row.share, row.price, row.mass, row.expected};
         besides.removeAll(QString());

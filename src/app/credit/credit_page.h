@@ -5,6 +5,7 @@
 #include "app/credit/credit_picture.h"
 #include "app/credit/part_form.h"
 #include "app/credit/part_table.h"
+#include "app/frame/answer_head.h"
 #include "app/frame/page.h"
 #include "app/look/copied_table.h"
 
@@ -32,7 +33,6 @@ protected:
     void hideEvent(QHideEvent* event) override;
 
 private:
-    QWidget* makeHead();
     QWidget* makePictures(ActionRegistry& actions);
     QWidget* makeViews(ActionRegistry& actions);
     QWidget* makeSide();
@@ -52,9 +52,7 @@ private:
     CreditView m_view = CreditView::FairShare;
     CreditKind m_kind = CreditKind::None; ///< that the view was chosen for
     size_t m_part = 0;
-    QWidget* m_mark = nullptr;
-    QLabel* m_answer = nullptr;
-    QLabel* m_caution = nullptr;
+    AnswerHead* m_head = nullptr;
     QWidget* m_views = nullptr;
     std::vector<QToolButton*> m_viewButtons;
     QFrame* m_pictures = nullptr;

@@ -1375,6 +1375,10 @@
         <source>Difference %1 − %2</source>
         <translation>Unterschied %1 − %2</translation>
     </message>
+    <message>
+        <source>Answer</source>
+        <translation>Antwort</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2661,10 +2665,6 @@
 <context>
     <name>hillrun::ComparePage</name>
     <message>
-        <source>Answer</source>
-        <translation>Antwort</translation>
-    </message>
-    <message>
         <source>Show as</source>
         <translation>Zeigen als</translation>
     </message>
@@ -2755,10 +2755,6 @@
 </context>
 <context>
     <name>hillrun::CreditPage</name>
-    <message>
-        <source>Answer</source>
-        <translation>Antwort</translation>
-    </message>
     <message>
         <source>No day is open.</source>
         <translation>Kein Tag ist offen.</translation>

@@ -1375,6 +1375,10 @@
         <source>Difference %1 − %2</source>
         <translation>Différence %1 − %2</translation>
     </message>
+    <message>
+        <source>Answer</source>
+        <translation>Réponse</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2661,10 +2665,6 @@
 <context>
     <name>hillrun::ComparePage</name>
     <message>
-        <source>Answer</source>
-        <translation>Réponse</translation>
-    </message>
-    <message>
         <source>Show as</source>
         <translation>Montrer</translation>
     </message>
@@ -2755,10 +2755,6 @@
 </context>
 <context>
     <name>hillrun::CreditPage</name>
-    <message>
-        <source>Answer</source>
-        <translation>Réponse</translation>
-    </message>
     <message>
         <source>No day is open.</source>
         <translation>Aucune journée n&apos;est ouverte.</translation>

@@ -45,7 +45,10 @@ struct AnswerOptions {
     std::string allowance = "cautious";
     std::optional<double> bound, mattersKw, mattersPct;
     void addTo(CLI::App& command);
-    [[nodiscard]] AnalysisSettings settings() const; ///< throws WrongUse, and DataError for a file of weights
+    [[nodiscard]] AnalysisSettings settings() const; ///< throws WrongUse
+    /// What the builds are wanted for, in place of what the day says: "2500:4500", "at:5500:150", "gear:3",
+    /// "weights:use.csv". Throws WrongUse; DataError for a file of weights and a gear that the article has not.
+    void takeUse(TestDay& day) const;
 };
 /// For a reader who cannot ask back no pull or no shared range is an error.
 std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
@@ -53,8 +56,4 @@ std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const Anal
 
 /// "2500:4500" as two numbers; nothing when it is not that.
 std::optional<std::pair<double, double>> pairIn(std::string_view text);
-/// "2500:4500", "at:5500:150", "weights:use.csv": what the builds are wanted for. Throws WrongUse, and DataError for a
-/// file.
-void takeUse(const std::string& text, AnalysisSettings& settings);
-
 } // namespace hillrun::cli

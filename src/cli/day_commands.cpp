@@ -12,10 +12,12 @@
 #include "formats/budget.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
+#include "report/html.h"
 #include "report/render.h"
 #include "report/sheet.h"
 
 #include <algorithm>
+#include <array>
 #include <fmt/format.h>
 #include <fmt/ranges.h>
 #include <future>
@@ -108,12 +110,13 @@ void warnOf(const TestDay& day) {
 }
 
 /// One line whatever happens: a bad day costs only itself.
-std::string batchLine(const std::string& path, const AnalysisSettings& settings) {
+std::string batchLine(const std::string& path, const AnalyseOptions& o, const AnalysisSettings& settings) {
     Json out;
     out["day"] = path;
     try {
         DayEngine engine(1); // the days are side by side already
-        const TestDay day = readDay(path);
+        TestDay day = readDay(path);
+        o.answer.takeUse(day);
         const Json answer = analyseAnswer(*analyseOrThrow(day, settingsFor(day, settings), engine));
         for (const auto& [key, value] : answer.items())
             out[key] = value;
@@ -138,7 +141,7 @@ void runBatch(const AnalyseOptions& o) {
     for (size_t first = 0; first < paths.size(); first += atOnce) {
         std::vector<std::future<std::string>> lines;
         for (size_t i = first; i < std::min(paths.size(), first + atOnce); ++i)
-            lines.push_back(std::async(std::launch::async, batchLine, paths[i], settings));
+            lines.push_back(std::async(std::launch::async, batchLine, paths[i], o, settings));
         for (auto& line : lines)
             fmt::print("{}\n", line.get());
         std::fflush(stdout);
@@ -170,9 +173,12 @@ void runAnalyse(const AnalyseOptions& o) {
     const AnalysisSettings settings = settingsOf(o);
     if (pullFilesSize(o.day) > kHeldText) {
         const DayOnDisk reader(o.day);
-        return runLean(o, reader, settingsFor(reader.day(), settings));
+        TestDay noted = reader.day();
+        o.answer.takeUse(noted);
+        return runLean(o, reader, settingsFor(noted, settings));
     }
-    const TestDay day = readDay(o.day);
+    TestDay day = readDay(o.day);
+    o.answer.takeUse(day);
     warnOf(day);
     DayEngine engine;
     print(o, day, *analyseOrThrow(day, settingsFor(day, settings), engine));
@@ -208,30 +214,45 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
                                  decimals(curve.air.factor, 4), curve.sweep().window_rpm}));
 }
 
-void runExport(const std::string& path, const std::string& target, const AirOptions& air) {
-    const ReduceSettings settings = air.settings();
-    const std::string ending = fs::path(target).extension().string();
-    if (ending != ".zip" && ending != ".csv" && ending != ".json" && ending != ".pdf" && ending != ".svg")
+struct ExportOptions {
+    std::string day, target, quantity;
+    AnswerOptions answer;
+};
+
+void writeAnswers(const ExportOptions& o, const std::string& ending, const TestDay& day, const DayAnalysis& analysis) {
+    Manner manner = currentVoice().manner();
+    manner.plainBlanks = false; // lines are broken where they may be
+    const Voice voice(manner);
+    if (ending == ".csv")
+        writeFileSafely(o.target, curvesCsv(day, analysis, {}));
+    else if (ending == ".json")
+        writeFileSafely(o.target, dumpJson(analyseAnswer(analysis), 2) + "\n");
+    else if (ending == ".html")
+        writeFileSafely(o.target, report::htmlOf(report::wholeDocument(day, analysis, voice, report::kScreenStyle), {},
+                                                 voice.manner().language));
+    else if (ending == ".svg")
+        report::writeSvg(report::pagesOf(report::wholeDocument(day, analysis, voice)).front(), o.target);
+    else
+        report::writePdf(report::pagesOf(report::wholeDocument(day, analysis, voice)), o.target, day.name);
+}
+
+void runExport(const ExportOptions& o) {
+    AnalysisSettings settings = o.answer.settings();
+    const std::string ending = fs::path(o.target).extension().string();
+    constexpr std::array kEndings{".zip", ".csv", ".json", ".pdf", ".html", ".svg"};
+    if (std::find(kEndings.begin(), kEndings.end(), ending) == kEndings.end())
         throw WrongUse(said("cli.to_file_ends_in"));
-    const TestDay day = readDay(path);
+    TestDay day = readDay(o.day);
     warnOf(day);
     if (ending == ".zip") {
-        (void)saveDay(day, target, path);
+        (void)saveDay(day, o.target, o.day);
         return;
     }
+    o.answer.takeUse(day);
+    settings.quantity = o.quantity;
+    settings.credit = true;
     DayEngine engine;
-    AnalysisSettings all;
-    all.reduce = settings;
-    const auto worked = analyseOrThrow(day, settingsFor(day, all), engine);
-    const DayAnalysis& analysis = *worked;
-    if (ending == ".csv")
-        writeFileSafely(target, curvesCsv(day, analysis, {}));
-    else if (ending == ".json")
-        writeFileSafely(target, dumpJson(analyseAnswer(analysis), 2) + "\n");
-    else if (ending == ".svg")
-        report::writeSvg(report::allSheets(day, analysis, currentVoice()).front(), target);
-    else
-        report::writePdf(report::allSheets(day, analysis, currentVoice()), target, day.name);
+    writeAnswers(o, ending, day, *analyseOrThrow(day, settingsFor(day, settings), engine));
 }
 
 } // namespace
@@ -259,8 +280,6 @@ AnalysisSettings AnswerOptions::settings() const {
                           : allowance == "jumps" ? DriftAllowance::Jumps
                                                  : DriftAllowance::Cautious;
     out.drift.declaredBound_pct = bound;
-    if (!use.empty())
-        takeUse(use, out);
     if (mattersKw)
         out.matters_w = *mattersKw * 1000.0;
     out.matters_pct = mattersPct;
@@ -325,17 +344,14 @@ void addReduce(CLI::App& app) {
 }
 
 void addExport(CLI::App& app) {
-    struct Options {
-        std::string day, target;
-        AirOptions air;
-    };
-    auto o = std::make_shared<Options>();
+    auto o = std::make_shared<ExportOptions>();
     CLI::App* command = app.add_subcommand("export", said("cli.the_day_as_a"));
     command->add_option("day", o->day, said("cli.day_folder_day_json"))->required();
     command->add_option("--to", o->target, said("cli.file_zip_csv_json"))->required();
-    o->air.addTo(*command, true);
+    o->answer.addTo(*command);
+    command->add_option("--quantity", o->quantity, said("cli.another_curve"));
     command->footer(said("cli.example_export_day_to"));
-    command->callback([o] { runExport(o->day, o->target, o->air); });
+    command->callback([o] { runExport(*o); });
 }
 
 } // namespace hillrun::cli

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
+#include "core/plan/named_use.h"
 #include "formats/csv_table.h"
 #include "formats/day_store.h"
 
 #include <algorithm>
 #include <charconv>
+#include <cmath>
 
 namespace hillrun::cli {
 namespace {
@@ -46,13 +48,12 @@ std::optional<std::pair<double, double>> pairIn(std::string_view text) {
     return std::pair(*first, *second);
 }
 
-void takeUse(const std::string& text, AnalysisSettings& settings) {
-    if (text.starts_with("weights:")) {
-        const std::string file = text.substr(8);
-        settings.useWeights = weightsIn(file);
-        settings.use_rpm = useOf(settings.useWeights).range_rpm; // throws for weights that cannot be meant
-        return;
-    }
+WantedUse wantedUse(const std::string& text) {
+    if (text.starts_with("weights:"))
+        return weightsIn(text.substr(8));
+    if (text.starts_with("gear:"))
+        if (const auto gear = numberIn(std::string_view(text).substr(5)); gear && *gear == std::floor(*gear))
+            return ShiftToShift{static_cast<int>(std::clamp(*gear, 0.0, 99.0))};
     const bool held = text.starts_with("at:");
     const auto pair = pairIn(held ? std::string_view(text).substr(3) : std::string_view(text));
     if (!pair)
@@ -61,7 +62,18 @@ void takeUse(const std::string& text, AnalysisSettings& settings) {
         held ? RpmRange{pair->first - pair->second, pair->first + pair->second} : RpmRange{pair->first, pair->second};
     if (!(range.low >= 0.0 && range.high > range.low))
         throw WrongUse(said("cli.use", {text}));
-    settings.use_rpm = range;
+    if (held)
+        return HeldSpeed{pair->first, pair->second};
+    return range;
+}
+
+void AnswerOptions::takeUse(TestDay& day) const {
+    if (use.empty())
+        return;
+    day.plan.use = wantedUse(use);
+    day.plan.useAfterLooking = false;
+    if (const Statement whyNot = usedSpeeds(day.plan.use, day.article).whyNot; !whyNot.empty())
+        throw DataError(Problem::NothingToCompare, {Several{{whyNot}}});
 }
 
 } // namespace hillrun::cli

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/credit_json.h"
 
+#include "core/answer/credit_views.h"
 #include "core/answer/part_facts.h"
 #include "core/units/log_percent.h"
 #include "core/weather/standards.h"
@@ -44,13 +45,6 @@ double kilowatts(const CreditAmount& amount, double log) { return amount.scale_w
 /// What is known of a part; its credit is the fair share, or the step where there is none.
 PartFacts factsOf(const Credit& credit, const CreditShare* share, size_t part, const CreditNotes& notes) {
     return factsOf(credit, notes, part, share ? share->amount : CreditAmount{});
-}
-
-const CreditShare* shareOf(const Credit& credit, size_t part) {
-    for (const CreditShare& share : credit.shares)
-        if (share.part == part)
-            return &share;
-    return nullptr;
 }
 
 Json partsJson(const Credit& credit, const CreditNotes& notes) {

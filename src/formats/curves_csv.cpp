@@ -3,6 +3,7 @@
 #include "formats/curves_csv.h"
 
 #include "core/compare/judge.h"
+#include "core/compare/quantity.h"
 #include "words/voice.h"
 
 #include <cmath>
@@ -33,6 +34,21 @@ std::string header(const TestDay& day, const DayAnalysis& analysis) {
     return out;
 }
 
+/// The other curve in its own unit, by the family's pairs.
+void addQuantity(std::vector<Series>& out, const QuantityAnswer& answer) {
+    const std::string& name = answer.kind.id;
+    const char* unit = answer.kind.unit.c_str();
+    for (const auto& [build, values] : answer.builds)
+        out.push_back({fmt::format("{}_{} [{}]", build, name, unit), &values, 1.0});
+    for (size_t i = 0; i < answer.family; ++i) {
+        const QuantityPair& pair = answer.pairs[i];
+        const std::string title = pair.from + "_to_" + pair.to + "_" + name;
+        out.push_back({fmt::format("{}_difference [{}]", title, unit), &pair.delta, 1.0});
+        addEdges(out, title, "pointwise95", pair.pointwise95, 1.0, unit);
+        addEdges(out, title, "simultaneous95", pair.simultaneous95, 1.0, unit);
+    }
+}
+
 } // namespace
 
 std::string curvesCsv(const TestDay& day, const DayAnalysis& analysis, const DisplayUnits& units) {
@@ -51,6 +67,8 @@ std::string curvesCsv(const TestDay& day, const DayAnalysis& analysis, const Dis
         addEdges(series, pair, "pointwise95", c.pointwise95_w, power, powerUnit);
         addEdges(series, pair, "simultaneous95", c.simultaneous95_w, power, powerUnit);
     }
+    if (analysis.quantity)
+        addQuantity(series, *analysis.quantity);
     std::string out = header(day, analysis) + "engine_speed [rpm]";
     for (const Series& s : series)
         out += "," + s.title;

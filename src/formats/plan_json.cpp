@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/plan_json.h"
 
+#include "core/plan/named_use.h"
 #include "formats/json_writer.h"
 
 #include <fmt/format.h>
@@ -16,6 +17,53 @@ PullProtocol readProtocol(ObjectReader in) {
     out.rate_rpm_per_s = in.number("rate_rpm_per_s");
     out.gear = in.integer("gear");
     out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+HeldSpeed readHeld(ObjectReader& in, double rpm) {
+    const HeldSpeed out{rpm, in.number("half_width_rpm").value_or(HeldSpeed{}.halfWidth_rpm)};
+    if (!(out.halfWidth_rpm > 0.0))
+        throw DataError(Problem::BadValue, {significant(out.halfWidth_rpm, 6), Statement{"not_allowed.not_above_zero"}},
+                        in.place("half_width_rpm"));
+    return out;
+}
+
+SpeedWeights readWeights(ObjectReader& in) {
+    SpeedWeights out;
+    for (const std::vector<double>& row : in.rowsOfNumbers("weights")) {
+        if (row.size() != 2)
+            throw DataError(Problem::BadValue, {std::to_string(row.size()), Statement{"not_allowed.use_weights"}},
+                            in.place("weights"));
+        out.push_back({row[0], row[1]});
+    }
+    (void)useOf(out); // throws for what cannot be meant
+    return out;
+}
+
+/// A range stands in a key of its own, which older versions know.
+void readUse(Plan& out, ObjectReader& in) {
+    if (const auto range = in.range("use_rpm"))
+        out.use = *range;
+    ObjectReader use = in.object("use");
+    if (const auto held = use.number("held_rpm"))
+        out.use = readHeld(use, *held);
+    else if (const auto gear = use.integer("gear"))
+        out.use = ShiftToShift{*gear};
+    else if (use.has("weights"))
+        out.use = readWeights(use);
+    out.unknownUseKeys = use.unknownKeys();
+}
+
+Json useToJson(const Plan& plan) {
+    Json out = Json::object();
+    if (const auto* held = std::get_if<HeldSpeed>(&plan.use))
+        out = {{"held_rpm", held->rpm}, {"half_width_rpm", held->halfWidth_rpm}};
+    else if (const auto* shifts = std::get_if<ShiftToShift>(&plan.use))
+        out = {{"gear", shifts->gear}};
+    else if (const auto* weights = std::get_if<SpeedWeights>(&plan.use))
+        for (const RpmWeight& one : *weights)
+            out["weights"].push_back({one.rpm, one.weight});
+    addUnknown(out, plan.unknownUseKeys);
     return out;
 }
 
@@ -38,7 +86,7 @@ Plan readPlan(ObjectReader in) {
         throw DataError(Problem::BadValue,
                         {significant(*out.driftBound_pct, 6), Statement{"not_allowed.not_above_zero"}},
                         in.place("drift_bound_pct"));
-    out.use_rpm = in.range("use_rpm");
+    readUse(out, in);
     out.useAfterLooking = in.flag("use_after_looking", false);
     out.protocol = readProtocol(in.object("protocol"));
     out.unknownKeys = in.unknownKeys();
@@ -67,9 +115,11 @@ Json planJson(const Plan& plan) {
     for (const auto& [from, to] : plan.pairs)
         out["pairs"].push_back({{"from", from}, {"to", to}});
     putKnown(out, "drift_bound_pct", plan.driftBound_pct);
-    if (plan.use_rpm)
-        out["use_rpm"] = {plan.use_rpm->low, plan.use_rpm->high};
-    if (plan.use_rpm && plan.useAfterLooking)
+    if (const auto* range = std::get_if<RpmRange>(&plan.use))
+        out["use_rpm"] = {range->low, range->high};
+    if (const Json use = useToJson(plan); !use.empty())
+        out["use"] = use;
+    if (plan.use != WantedUse{} && plan.useAfterLooking)
         out["use_after_looking"] = true;
     out["protocol"] = protocolJson(plan.protocol);
     addUnknown(out, plan.unknownKeys);

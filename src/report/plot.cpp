@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
+#include <numbers>
 
 namespace hillrun::report {
 
@@ -27,31 +28,43 @@ std::vector<double> ticks(double low, double high, int wanted) {
     return out;
 }
 
-Plot::Plot(Page& page, Point topLeft, double width, double height, RpmRange x, double low, double high)
-    : m_page(page), m_topLeft(topLeft), m_width(width), m_height(height), m_x(x), m_low(low), m_high(high) {}
+Plot::Plot(Page& page, Point topLeft, double width, double height, RpmRange x, double low, double high, double text)
+    : m_page(page), m_topLeft(topLeft), m_width(width), m_height(height), m_x(x), m_low(low), m_high(high),
+      m_text(text) {}
 
 Point Plot::at(double x, double y) const {
     return {m_topLeft.x + (x - m_x.low) / (m_x.high - m_x.low) * m_width,
             m_topLeft.y + (m_high - y) / (m_high - m_low) * m_height};
 }
 
-void Plot::axes(const std::string& yTitle, bool xLabels) {
+void Plot::axes(const std::string& yTitle, bool xLabels, const std::string& xUnit) {
     for (const double tick : ticks(m_low, m_high, std::max(3, static_cast<int>(m_height / 32)))) {
         const Point p = at(m_x.low, tick);
         m_page.add(Line{{p, {p.x + m_width, p.y}}, kRule, 0.4, {}});
-        m_page.add(Text{{p.x - 4, p.y + 2.5}, fmt::format("{:g}", tick), 7.5, kQuietInk, false, true, Align::Right});
+        m_page.add(Text{{p.x - 4, p.y + 2.5}, fmt::format("{:g}", tick), m_text, kQuietInk, false, true, Align::Right});
     }
-    for (const double tick : ticks(m_x.low, m_x.high, 8)) {
+    for (const double tick :
+         ticks(m_x.low, m_x.high, static_cast<int>(std::clamp(m_width / (7.0 * m_text), 3.0, 8.0)))) {
         const Point p = at(tick, m_low);
         m_page.add(Line{{{p.x, m_topLeft.y}, {p.x, m_topLeft.y + m_height}}, kRule, 0.4, {}});
         if (xLabels)
-            m_page.add(
-                Text{{p.x, m_topLeft.y + m_height + 10}, rpmText(tick), 7.5, kQuietInk, false, true, Align::Centre});
+            m_page.add(Text{{p.x, m_topLeft.y + m_height + m_text + 2.5},
+                            rpmText(tick),
+                            m_text,
+                            kQuietInk,
+                            false,
+                            true,
+                            Align::Centre});
     }
-    m_page.add(Text{{m_topLeft.x, m_topLeft.y - 4}, yTitle, 7.5, kQuietInk});
+    m_page.add(Text{{m_topLeft.x, m_topLeft.y - 4}, yTitle, m_text, kQuietInk});
     if (xLabels)
-        m_page.add(Text{
-            {m_topLeft.x + m_width, m_topLeft.y + m_height + 19}, "rpm", 7.5, kQuietInk, false, false, Align::Right});
+        m_page.add(Text{{m_topLeft.x + m_width, m_topLeft.y + m_height + 2.0 * m_text + 4.0},
+                        xUnit,
+                        m_text,
+                        kQuietInk,
+                        false,
+                        false,
+                        Align::Right});
 }
 
 void Plot::curve(const std::vector<double>& x, const std::vector<double>& y, Colour colour, double width,
@@ -83,6 +96,17 @@ void Plot::band(const std::vector<double>& x, const std::vector<double>& low, co
     m_page.add(area);
 }
 
+void Plot::dot(double x, double y, double radius, Colour colour) {
+    constexpr int kCorners = 16;
+    const Point middle = at(x, y);
+    Area area{{}, colour, 1.0, false};
+    for (int i = 0; i < kCorners; ++i) {
+        const double angle = 2.0 * std::numbers::pi * i / kCorners;
+        area.points.push_back({middle.x + radius * std::cos(angle), middle.y + radius * std::sin(angle)});
+    }
+    m_page.add(area);
+}
+
 void Plot::zeroLine() { m_page.add(Line{{at(m_x.low, 0.0), at(m_x.high, 0.0)}, kInk, 0.7, {}}); }
 
 void Plot::endLabel(const std::vector<double>& x, const std::vector<double>& y, const std::string& text,
@@ -91,7 +115,7 @@ void Plot::endLabel(const std::vector<double>& x, const std::vector<double>& y, 
         if (!std::isfinite(y[i]) || !m_x.holds(x[i]))
             continue;
         const Point p = at(x[i], y[i]);
-        m_labels.push_back(Text{{p.x + 4, p.y + 3}, text, 9.5, colour, true});
+        m_labels.push_back(Text{{p.x + 4, p.y + 3}, text, m_text + 2.0, colour, true});
         return;
     }
 }
@@ -99,7 +123,7 @@ void Plot::endLabel(const std::vector<double>& x, const std::vector<double>& y, 
 void Plot::drawLabels() {
     std::stable_sort(m_labels.begin(), m_labels.end(), [](const Text& a, const Text& b) { return a.at.y < b.at.y; });
     for (size_t i = 1; i < m_labels.size(); ++i)
-        m_labels[i].at.y = std::max(m_labels[i].at.y, m_labels[i - 1].at.y + 11.0);
+        m_labels[i].at.y = std::max(m_labels[i].at.y, m_labels[i - 1].at.y + m_text + 3.5);
     for (const Text& label : m_labels)
         m_page.add(label);
     m_labels.clear();

@@ -16,9 +16,12 @@ std::vector<double> ticks(double low, double high, int wanted);
 /// A plot area on a page: axes in user values, marks clipped to nothing (callers stay inside).
 class Plot {
 public:
-    Plot(Page& page, Point topLeft, double width, double height, RpmRange x, double low, double high);
+    /// `text`: size of what is written along the axes, points.
+    Plot(Page& page, Point topLeft, double width, double height, RpmRange x, double low, double high,
+         double text = 7.5);
 
-    void axes(const std::string& yTitle, bool xLabels);
+    /// `xUnit` is written below its end.
+    void axes(const std::string& yTitle, bool xLabels, const std::string& xUnit = "rpm");
     void curve(const std::vector<double>& x, const std::vector<double>& y, Colour colour, double width,
                const std::vector<double>& dash);
     void band(const std::vector<double>& x, const std::vector<double>& low, const std::vector<double>& high,
@@ -27,6 +30,7 @@ public:
     /// A letter at the last point of a curve; `drawLabels` writes them all without overlap.
     void endLabel(const std::vector<double>& x, const std::vector<double>& y, const std::string& text, Colour colour);
     void drawLabels();
+    void dot(double x, double y, double radius, Colour colour);
     [[nodiscard]] Point at(double x, double y) const;
 
 private:
@@ -37,6 +41,7 @@ private:
     RpmRange m_x;
     double m_low;
     double m_high;
+    double m_text;
     std::vector<Text> m_labels;
 };
 

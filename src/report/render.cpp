@@ -201,6 +201,21 @@ double textWidth(const std::string& text, double size, bool bold, bool mono) {
     return extents.x_advance;
 }
 
+std::string shortened(const std::string& text, double width, double size, bool bold) {
+    if (textWidth(text, size, bold) <= width)
+        return text;
+    std::string kept = text;
+    while (!kept.empty()) {
+        while (!kept.empty() && (static_cast<unsigned char>(kept.back()) & 0xC0U) == 0x80U)
+            kept.pop_back(); // the rest of a letter of several bytes
+        if (!kept.empty())
+            kept.pop_back();
+        if (const std::string out = kept + "\xE2\x80\xA6"; textWidth(out, size, bold) <= width)
+            return out;
+    }
+    return {};
+}
+
 std::vector<std::string> wrapped(const std::string& text, double width, double size, bool bold) {
     std::vector<std::string> out;
     std::istringstream words(text);

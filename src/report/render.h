@@ -15,6 +15,9 @@ double textWidth(const std::string& text, double size, bool bold = false, bool m
 /// The text broken at blanks into lines no wider than `width`.
 std::vector<std::string> wrapped(const std::string& text, double width, double size, bool bold = false);
 
+/// The text, with dots for its end where it is wider.
+std::string shortened(const std::string& text, double width, double size, bool bold = false);
+
 /// The pages as PDF or, one page, SVG. Written beside the target and renamed. Throws DataError (CannotWrite).
 void writePdf(const std::vector<Page>& pages, const std::filesystem::path& target, const std::string& title);
 void writeSvg(const Page& page, const std::filesystem::path& target);

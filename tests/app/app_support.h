@@ -45,6 +45,8 @@ public:
         changeAskedTo = to;
         return change;
     }
+    std::optional<WantedUse> use;
+    std::optional<WantedUse> askUse(QWidget*, const TestDay&, const RpmRange&, Look&) override { return use; }
     UnsavedChoice askUnsaved(QWidget*, const QString&) override {
         ++unsavedAsked;
         return unsaved;

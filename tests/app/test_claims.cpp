@@ -4,6 +4,7 @@
 // What is claimed belongs to the day: looking changes nothing, naming does, and both can be undone.
 
 #include "app/look/fields.h"
+#include "app/look/words.h"
 #include "app_support.h"
 #include "formats/answers_json.h"
 
@@ -112,36 +113,18 @@ TEST_CASE("with what matters the window can say that there is no difference") {
 TEST_CASE("use and drift bound are set on Prepare and taken back") {
     OpenWindow w;
     w.window->showPage("prepare");
-    setNumber(w.find<NumberField>("useLowField"), u"4500"_s);
-    CHECK_FALSE(w.window->document().day().plan.use_rpm); // one end alone is no use
-    setNumber(w.find<NumberField>("useHighField"), u"7000"_s);
+    w.dialogs.use = RpmRange{4500.0, 7000.0};
+    w.find<QToolButton>("useButton")->click();
     REQUIRE(w.settled());
-    CHECK(w.window->document().day().plan.use_rpm == RpmRange{4500.0, 7000.0});
+    CHECK(w.window->document().day().plan.use == WantedUse{RpmRange{4500.0, 7000.0}});
+    CHECK(w.find<QToolButton>("useButton")->text().contains(rangeText({4500.0, 7000.0})));
     CHECK(w.analysis().find("A", "B")->bands.at(4).range_rpm == RpmRange{4500.0, 7000.0});
     setNumber(w.find<NumberField>("driftBoundField"), u"0.5"_s);
     CHECK(w.window->document().day().plan.driftBound_pct == 0.5);
     w.trigger("edit.undo");
     w.trigger("edit.undo");
-    CHECK_FALSE(w.window->document().day().plan.use_rpm);
-    CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt);
-}
-
-TEST_CASE("one end of the use, typed while the other is missing, stays when the day changes elsewhere") {
-    OpenWindow w;
-    w.window->showPage("prepare");
-    setNumber(w.find<NumberField>("useLowField"), u"4500"_s);
-    setNumber(w.find<NumberField>("driftBoundField"), u"0.5"_s);
-    CHECK(w.find<NumberField>("useLowField")->number() == 4500.0);
-    setNumber(w.find<NumberField>("useHighField"), u"7000"_s);
-    CHECK(w.window->document().day().plan.use_rpm == RpmRange{4500.0, 7000.0});
-    setNumber(w.find<NumberField>("useHighField"), u"4000"_s); // no range: what the day has is shown again
-    CHECK(w.find<NumberField>("useHighField")->number() == 7000.0);
-    w.trigger("edit.undo");
-    CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt);
-    setNumber(w.find<NumberField>("useLowField"), u"5000"_s);
-    w.window->openDay(test::boostDay());
-    REQUIRE(test::waitFor([&] { return w.window->document().path() == test::boostDay(); }));
-    CHECK(w.find<NumberField>("useLowField")->number() == std::nullopt); // it belonged to the day before
+    CHECK(w.window->document().day().plan.use == WantedUse{});
+    CHECK(w.find<QToolButton>("useButton")->text().contains(u"whole range"_s));
 }
 
 TEST_CASE("the role of a part is shown and corrected") {

@@ -37,7 +37,8 @@ TEST_CASE("the field answers in a sentence, a ladder and a lead strip") {
     OpenField w;
     const Field& field = w.field();
     CHECK(w.text("answer").contains(QString::fromStdString(field.named())));
-    CHECK(w.text("caution").contains(u"Use: "_s + rangeText(field.use.range_rpm)));
+    const QString caution = w.text("caution").remove(QChar(0x2060)); // without word joiners
+    CHECK(caution.contains(u"Use: "_s + rangeText(field.use.range_rpm)));
     const auto rows = fieldRows(w.window->document().day(), w.analysis());
     REQUIRE(rows.size() == 6);
     CHECK(w.ladder().spokenCount() == 7);
@@ -129,7 +130,7 @@ TEST_CASE("a stretch dragged across the curves is the use, is said to be chosen 
     CHECK_FALSE(w.text("caution").contains(u"after looking"_s));
     w.window->findChild<QToolButton*>(u"compare.whole_use"_s)->click();
     REQUIRE(w.settled());
-    CHECK_FALSE(w.window->document().day().plan.use_rpm);
+    CHECK(w.window->document().day().plan.use == WantedUse{});
     CHECK(w.board().content().shades.empty());
 }
 

@@ -365,15 +365,17 @@ TEST_CASE("the sheet carries the workshop's letterhead") {
     s.find<QLineEdit>("logoSetting")->setText(picture);
     QTest::mouseClick(s.find<QPushButton>("acceptSettings"), Qt::LeftButton);
     s.window->showPage("report");
-    const auto page = s.find<ReportPage>("reportPage")->sheet();
-    REQUIRE(page);
-    const std::string words = report::pageText(*page);
+    const auto pages = s.find<ReportPage>("reportPage")->sheets();
+    REQUIRE_FALSE(pages.empty());
+    const report::Page& page = pages.front();
+    const std::string words = report::pageText(page);
     CHECK(words.starts_with("Tarn Hill Climb Club\nThe Old Quarry\n12 Tarn Road\n"));
-    CHECK(std::holds_alternative<report::Image>(page->marks[3]));
+    CHECK(std::holds_alternative<report::Image>(page.marks[3]));
     const QImage shown = s.find<QLabel>("paper")->pixmap().toImage();
+    const int row = static_cast<int>(shown.width() * page.height / page.width / 18.0); // of the first page
     int red = 0;
     for (int x = 0; x < shown.width(); ++x)
-        red += shown.pixelColor(x, shown.height() / 18).red() > 200 &&
-               shown.pixelColor(x, shown.height() / 18).green() < 80;
+        red += shown.pixelColor(x, row).red() > 200 &&
+               shown.pixelColor(x, row).green() < 80;
     CHECK(red > 20);
 }

@@ -151,7 +151,8 @@ TEST_CASE("the answers and sheets of the demo days are as accepted") {
                 reduced += fmt::format("== {}\n{}", pull.id, jsonText(answer));
             }
             checkAgainst(baselineFolder() / name / "reduce.txt", reduced);
-            checkAgainst(baselineFolder() / name / "sheets.txt", marksText(report::allSheets(day, analysis, {})));
+            checkAgainst(baselineFolder() / name / "sheets.txt",
+                         marksText(report::pagesOf(report::wholeDocument(day, analysis, {}))));
         }
     }
 }

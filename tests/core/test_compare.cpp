@@ -293,13 +293,13 @@ TEST_CASE("what is claimed is taken from the day, unless it is given") {
     day.plan.pairs = {{"A", "B"}, {"A", "Z"}};
     day.plan.matters_pct = 1.5;
     day.plan.driftBound_pct = 0.7;
-    day.plan.use_rpm = RpmRange{4000.0, 6000.0};
+    day.plan.use = RpmRange{4000.0, 6000.0};
     day.bands = {{3500.0, 4500.0}};
     const AnalysisSettings own = settingsFor(day, {});
     CHECK(own.pairs == std::vector<std::pair<std::string, std::string>>{{"A", "B"}}); // Z is no build of the day
     CHECK(own.matters_pct == 1.5);
     CHECK(own.drift.declaredBound_pct == 0.7);
-    CHECK(own.use_rpm == RpmRange{4000.0, 6000.0});
+    CHECK(own.use == Use{{4000.0, 6000.0}, {}});
     CHECK(own.bands == std::vector<RpmRange>{{4000.0, 6000.0}, {3500.0, 4500.0}});
     AnalysisSettings given;
     given.pairs = {{"B", "A"}};

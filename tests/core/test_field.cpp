@@ -4,6 +4,7 @@
 // Three builds and more: uses, who leads where, the sentence, and how often the named build is right.
 
 #include "core/compare/analyse.h"
+#include "core/plan/named_use.h"
 #include "english.h"
 #include "fit_support.h"
 

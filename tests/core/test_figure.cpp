@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/family.h"
-#include "core/answer/figure.h"
+#include "core/answer/use.h"
 #include "fit_support.h"
 
 #include <catch2/catch.hpp>
@@ -30,18 +30,18 @@ FitInput flatPulls(const std::vector<double>& powers) {
 TEST_CASE("a mean power is that of the range, a mean torque that of each speed") {
     FitInput fit = flatPulls({50e3, 50e3, 60e3, 60e3});
     fit.logPower(0, 2) = std::log(80e3);
-    CHECK(meanPower(fit, {3000, 3100}).ofPull(0) == Approx(60e3)); // (50 + 50 + 80) / 3
-    CHECK(meanPower(fit, {3040, 3100}).ofPull(0) == Approx(65e3));
-    CHECK(std::isnan(meanPower(fit, {4000, 4100}).ofPull(0)));
+    CHECK(meanPower(fit, {{3000, 3100}, {}}).ofPull(0) == Approx(60e3)); // (50 + 50 + 80) / 3
+    CHECK(meanPower(fit, {{3040, 3100}, {}}).ofPull(0) == Approx(65e3));
+    CHECK(std::isnan(meanPower(fit, {{4000, 4100}, {}}).ofPull(0)));
     fit.logPower(1, 1) = std::nan("");
-    CHECK(std::isnan(meanPower(fit, {3000, 3100}).ofPull(1))); // it does not cover the range
+    CHECK(std::isnan(meanPower(fit, {{3000, 3100}, {}}).ofPull(1))); // it does not cover the range
     const double perRpm = std::numbers::pi / 30.0;
-    CHECK(meanTorque(fit, {3000, 3050}).ofPull(2) == Approx(60e3 / perRpm * (1.0 / 3000.0 + 1.0 / 3050.0) / 2.0));
+    CHECK(meanTorque(fit, {{3000, 3050}, {}}).ofPull(2) == Approx(60e3 / perRpm * (1.0 / 3000.0 + 1.0 / 3050.0) / 2.0));
 }
 
 TEST_CASE("a size differs by a ratio, a place by a difference") {
     const DayModel model = fitDay(flatPulls({50e3, 50e3, 60e3, 60e3}));
-    const Figure power = meanPower(model.input, {3000, 3100});
+    const Figure power = meanPower(model.input, {{3000, 3100}, {}});
     CHECK(*figureOf(model, 0, power, {}) == Approx(50e3));
     const auto d = differenceIn(model, 0, 1, power, {});
     REQUIRE(d);

@@ -190,9 +190,9 @@ TEST_CASE("the mean that speaks is the one over the use") {
     use.low_w = -200;
     use.high_w = 2000;
     c.bands.push_back(use);
-    c.use_rpm = RpmRange{4000, 6000};
+    c.use = Use{{4000, 6000}, {}};
     CHECK(sentence(c).find("+0.9 +- 1.1 kW at the crank on average over 4 000-6 000 rpm") != std::string::npos);
-    c.use_rpm.reset();
+    c.use.reset();
     CHECK(sentence(c).find("over 2 500-8 000 rpm") != std::string::npos);
 }
 

@@ -265,15 +265,38 @@ TEST_CASE("cautions fit the cell, the fuel and the article") {
     CHECK(inEnglish(Statement{"cautions.preface"}).find("no safety device") != std::string::npos);
 }
 
+TEST_CASE("a use comes down to speeds") {
+    TestDay day;
+    CHECK_FALSE(usedSpeeds(day));
+    day.plan.use = HeldSpeed{5500.0, 150.0};
+    CHECK(usedSpeeds(day) == Use{{5350.0, 5650.0}, {}});
+    CHECK(inEnglish(usePhrase(day, *usedSpeeds(day))) == "5\u00A0500\u00A0rpm held, \u00B1 150\u00A0rpm");
+    day.plan.use = ShiftToShift{3};
+    CHECK(usedSpeeds(day.plan.use, day.article).whyNot.id == "use.no_red_line");
+    day.article.engine.redLine_rpm = 7000.0;
+    CHECK(usedSpeeds(day.plan.use, day.article).whyNot.id == "use.no_such_gear");
+    day.article.vehicle.gears = {3.2, 2.0, 1.4};
+    CHECK(usedSpeeds(day)->range_rpm.low == Approx(4900.0)); // 7000 * 1.4 / 2.0
+    CHECK(usedSpeeds(day)->range_rpm.high == 7000.0);
+    for (const int none : {-1, 0, 1, 4})
+        CHECK(usedSpeeds(ShiftToShift{none}, day.article).whyNot.id == "use.no_such_gear");
+    day.article.vehicle.gears = {1.4, 1.4};
+    CHECK_FALSE(usedSpeeds(ShiftToShift{2}, day.article).use); // the shift lands where it was made
+    day.plan.use = SpeedWeights{{2000.0, 0.0}, {3000.0, 0.0}, {4000.0, 2.0}};
+    CHECK(usedSpeeds(day) == Use{{3000.0, 4000.0}, {{3000.0, 0.0}, {4000.0, 2.0}}});
+    CHECK(inEnglish(usePhrase(day, *usedSpeeds(day))).ends_with(", weighted"));
+    CHECK(usePhrase(day, Use{{1.0, 2.0}, {}}).id == "use.range"); // another one, given from outside
+}
+
 TEST_CASE("a use that is named when pulls are there is called chosen after looking") {
     TestDay day;
     nameUse(day, RpmRange{3000, 5000});
-    CHECK(day.plan.use_rpm == RpmRange{3000, 5000});
+    CHECK(day.plan.use == WantedUse{RpmRange{3000, 5000}});
     CHECK_FALSE(day.plan.useAfterLooking);
     day.pulls.emplace_back();
     nameUse(day, RpmRange{3000, 6000});
     CHECK(day.plan.useAfterLooking);
-    nameUse(day, std::nullopt);
-    CHECK_FALSE(day.plan.use_rpm);
+    nameUse(day, {});
+    CHECK(day.plan.use == WantedUse{});
     CHECK_FALSE(day.plan.useAfterLooking);
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/plan/named_use.h"
 #include "formats/article_json.h"
 #include "formats/day_json.h"
 #include "formats/day_store.h"
@@ -34,7 +35,7 @@ TestDay plannedDay() {
     day.plan.change_min = 25.0;
     day.plan.pairs = {{"A", "B"}, {"B", "A"}};
     day.plan.driftBound_pct = 0.8;
-    day.plan.use_rpm = RpmRange{1400.0, 2200.0};
+    day.plan.use = RpmRange{1400.0, 2200.0};
     day.plan.useAfterLooking = true;
     day.partRoles = {{"throat", PartRole::Intake}, {"cam belt", PartRole::Other}};
     day.plan.protocol = {1200.0, 2400.0, 100.0, 3, {}};
@@ -48,6 +49,24 @@ TestDay plannedDay() {
 TEST_CASE("what was planned and done comes back as it was written") {
     const TestDay day = plannedDay();
     CHECK(dayFromJson(dayToJson(day), "day.json") == day);
+}
+
+TEST_CASE("every way to say a use comes back, with what another version says beside it") {
+    for (const WantedUse& use : {WantedUse{HeldSpeed{5500.0, 120.0}}, WantedUse{ShiftToShift{3}},
+                                 WantedUse{SpeedWeights{{3000.0, 0.0}, {4500.0, 1.5}}}, WantedUse{}}) {
+        TestDay day = plannedDay();
+        nameUse(day, use);
+        day.plan.unknownUseKeys = R"({"course":"short hill"})";
+        CHECK(dayFromJson(dayToJson(day), "day.json") == day);
+    }
+    const auto withUse = [](const std::string& use) {
+        return dayFromJson(R"({"format": "hill-run-day", "version": 1, "plan": {"use": )" + use + "}}", "day.json");
+    };
+    CHECK(withUse(R"({"held_rpm": 5500})").plan.use == WantedUse{HeldSpeed{5500.0, 150.0}});
+    for (const char* wrong : {R"({"held_rpm": 5500, "half_width_rpm": 0})", R"({"weights": [[3000]]})",
+                              R"({"weights": [[3000, 1], [3000, 1]]})", R"({"weights": [[3000, 0]]})",
+                              R"({"weights": []})", R"({"gear": "third"})"})
+        CHECK_THROWS_AS(withUse(wrong), DataError);
 }
 
 TEST_CASE("the limits of an article come back, also when it wants none") {

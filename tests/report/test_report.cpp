@@ -22,6 +22,11 @@ struct Demo {
     DayAnalysis analysis = analyse(day, {}, cache);
 };
 
+report::Page sheetOf(const TestDay& day, const DayAnalysis& analysis, const Comparison& c,
+                     const report::SheetSections& sections = {}) {
+    return report::pagesOf(report::documentOf(day, analysis, {&c}, {}, sections)).front();
+}
+
 bool onPage(const report::Page& page, const report::Text& text) {
     return text.at.x >= 0 && text.at.x <= page.width && text.at.y > 0 && text.at.y < page.height - 20;
 }
@@ -36,7 +41,7 @@ TEST_CASE("ticks are round and inside") {
 
 TEST_CASE("the sheet fits on its page and holds the sentence, the bands and what was left out") {
     const Demo demo;
-    const report::Page page = report::allSheets(demo.day, demo.analysis, {}).front();
+    const report::Page page = report::pagesOf(report::wholeDocument(demo.day, demo.analysis, {})).front();
     std::string all;
     for (const report::Mark& mark : page.marks) {
         if (const auto* text = std::get_if<report::Text>(&mark)) {
@@ -55,7 +60,7 @@ TEST_CASE("the PDF is tagged: its words can be read in order, headings are headi
     const Demo demo;
     const test::TemporaryFolder folder;
     const std::filesystem::path file = folder.path() / "sheet.pdf";
-    report::writePdf(report::allSheets(demo.day, demo.analysis, {}), file, demo.day.name);
+    report::writePdf(report::pagesOf(report::wholeDocument(demo.day, demo.analysis, {})), file, demo.day.name);
     const auto said = [&](const std::string& words) { // by a reader that is not ours
         const std::filesystem::path out = folder.path() / "out.txt";
         REQUIRE(std::system((words + " '" + file.string() + "' >'" + out.string() + "'").c_str()) == 0);
@@ -79,10 +84,10 @@ TEST_CASE("the PDF is tagged: its words can be read in order, headings are headi
 TEST_CASE("sections can be left off") {
     const Demo demo;
     const Comparison& c = demo.analysis.comparisons.front();
-    const size_t whole = report::comparisonSheet(demo.day, demo.analysis, c, {}).marks.size();
+    const size_t whole = sheetOf(demo.day, demo.analysis, c).marks.size();
     report::SheetSections sections;
     sections.curves = sections.bands = false;
-    CHECK(report::comparisonSheet(demo.day, demo.analysis, c, {}, sections).marks.size() < whole);
+    CHECK(sheetOf(demo.day, demo.analysis, c, sections).marks.size() < whole);
 }
 
 TEST_CASE("long sentences are wrapped, never cut") {
@@ -98,7 +103,7 @@ TEST_CASE("long sentences are wrapped, never cut") {
 TEST_CASE("PDF, SVG and picture are written") {
     const Demo demo;
     const test::TemporaryFolder temporary;
-    const auto pages = report::allSheets(demo.day, demo.analysis, {});
+    const auto pages = report::pagesOf(report::wholeDocument(demo.day, demo.analysis, {}));
     report::writePdf(pages, temporary.path() / "a.pdf", "Sheet");
     report::writeSvg(pages.front(), temporary.path() / "a.svg");
     CHECK(readFileText(temporary.path() / "a.pdf").starts_with("%PDF"));
@@ -116,7 +121,7 @@ TEST_CASE("a day without a comparison has a sheet that says why") {
     for (Pull& pull : day.pulls)
         pull.use = pull.build == "A" && pull.use;
     DrawCache cache;
-    const auto pages = report::allSheets(day, analyse(day, {}, cache), {});
+    const auto pages = report::pagesOf(report::wholeDocument(day, analyse(day, {}, cache), {}));
     REQUIRE(pages.size() == 1);
     bool said = false;
     for (const report::Mark& mark : pages.front().marks)
@@ -145,7 +150,7 @@ TEST_CASE("the sheet says where power was measured and what the air factor does,
     DrawCache cache;
     const DayAnalysis analysis = analyse(day, {}, cache);
     REQUIRE_FALSE(analysis.comparisons.empty());
-    const report::Page page = report::comparisonSheet(day, analysis, analysis.comparisons.front(), {});
+    const report::Page page = sheetOf(day, analysis, analysis.comparisons.front());
     std::string all;
     std::vector<double> headRows;
     for (const auto& mark : page.marks)

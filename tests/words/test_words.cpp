@@ -159,7 +159,8 @@ TEST_CASE("no display text stands below the words") {
             if (!std::regex_search(text, spoken) || data.contains(text) || file == "column_words.cpp")
                 continue;
             INFO(file << ": \"" << text << "\"");
-            CHECK(text.find('|') != std::string::npos); // lists of words that are read, not said
+            const bool markup = text.find('<') != std::string::npos || text.find("=\\\"") != std::string::npos;
+            CHECK((markup || text.find('|') != std::string::npos)); // lists of words that are read, not said
         }
 }
 

@@ -93,6 +93,7 @@ BoardContent curvesContent(const TestDay& day, const DayAnalysis& analysis, cons
         QObject::tr("%1 %2, %3 \u00B7 %4")
             .arg(quantityText(view), qs(placePhrase(analysis.place)), unitText(view), curveSchoolText(view.school));
     out.xRange = boardRange(analysis, view);
+    out.shades = useShades(analysis, theme);
     for (const std::string& id : {view.from, view.to}) {
         const SchoolCurve curve = schoolCurve(analysis, id, view.school);
         if (curve.rpm.empty())
@@ -262,6 +263,29 @@ QString leftOutText(const DayAnalysis& analysis, bool* warns) {
     if (warns)
         *warns = warn;
     return lines.isEmpty() ? QObject::tr("No pull was left out.") : lines.join(u'\n');
+}
+
+std::vector<BoardShade> useShades(const DayAnalysis& analysis, const Theme& theme) {
+    if (!analysis.settings.use)
+        return {};
+    constexpr double kMostShade = 0.1;
+    const Use& use = *analysis.settings.use;
+    if (use.weights.size() < 2)
+        return {{use.range_rpm.low, use.range_rpm.high, theme.faded(theme.mark, kMostShade), QObject::tr("the use")}};
+    double most = 0.0;
+    for (const RpmWeight& one : use.weights)
+        most = std::max(most, one.weight);
+    std::vector<BoardShade> out;
+    for (size_t i = 1; i < use.weights.size(); ++i) {
+        const RpmWeight& from = use.weights[i - 1];
+        const RpmWeight& to = use.weights[i];
+        const double share = 0.5 * (from.weight + to.weight) / most;
+        if (share > 0.0)
+            out.push_back({from.rpm, to.rpm, theme.faded(theme.mark, 1.6 * kMostShade * share), {}});
+    }
+    if (!out.empty())
+        out.front().word = QObject::tr("the use");
+    return out;
 }
 
 } // namespace hillrun

@@ -65,4 +65,8 @@ QString likeText(const Comparison& comparison, bool* differs = nullptr);
 /// What was left out and why, and what is in use but does not look right.
 QString leftOutText(const DayAnalysis& analysis, bool* warns = nullptr);
 
+/// The ground behind the curves where the builds are wanted, darker where a speed counts more; nothing for the whole
+/// range.
+std::vector<BoardShade> useShades(const DayAnalysis& analysis, const Theme& theme);
+
 } // namespace hillrun

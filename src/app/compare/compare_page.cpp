@@ -68,7 +68,7 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     layout->addWidget(makeHead(actions));
     m_split = new QSplitter(Qt::Horizontal, this);
     m_split->setObjectName(u"compareSplit"_s);
-    m_split->addWidget(makeBoards());
+    m_split->addWidget(makeBoards(actions));
     m_split->addWidget(makeSide(actions));
     m_split->setStretchFactor(0, 1);
     m_split->setStretchFactor(1, 0);
@@ -100,7 +100,7 @@ QWidget* ComparePage::makeHead(ActionRegistry& actions) {
     return head;
 }
 
-QWidget* ComparePage::makeBoards() {
+QWidget* ComparePage::makeBoards(ActionRegistry& actions) {
     auto* frame = new QFrame(this);
     m_boards = frame;
     frame->setProperty("panel", true);
@@ -125,6 +125,11 @@ QWidget* ComparePage::makeBoards() {
     m_quantity->setProperty("flat", true);
     tools->addWidget(m_school);
     tools->addWidget(m_quantity);
+    auto* use = new QToolButton(m_tools);
+    use->setObjectName(u"pairUse"_s);
+    use->setDefaultAction(actions.get("day.use"));
+    use->setProperty("flat", true);
+    tools->addWidget(use);
     auto* hint = new ElidedLabel(frame);
     hint->setFullText(tr("drag across the curves to add a band"));
     hint->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -253,7 +258,7 @@ void ComparePage::settlePair() {
 
 void ComparePage::showEvent(QShowEvent* event) {
     PageView::showEvent(event);
-    m_document.wantQuantity(m_curve);
+    m_document.wantQuantity(m_selection.curve());
     refresh();
 }
 
@@ -287,12 +292,12 @@ void ComparePage::refreshQuantities(const std::shared_ptr<const DayAnalysis>& an
                 m_quantity->addItem(quantityNameText(kind), qs(kind.id));
     }
     const int size = m_quantity->findData(m_size == Quantity::Power ? u"power"_s : u"torque"_s);
-    const int curve = m_curve.empty() ? -1 : m_quantity->findData(qs(m_curve));
+    const int curve = m_selection.curve().empty() ? -1 : m_quantity->findData(qs(m_selection.curve()));
     m_quantity->setCurrentIndex(curve >= 0 ? curve : size); // a day without that curve shows power
 }
 
 void ComparePage::wantCurve(const std::string& id) {
-    m_curve = id;
+    m_selection.setCurve(id);
     m_document.wantQuantity(id);
 }
 
@@ -308,7 +313,8 @@ void ComparePage::chooseQuantity(const QString& id) {
 
 const QuantityAnswer* ComparePage::other() const {
     const auto analysis = m_document.analysis();
-    const bool wanted = analysis && analysis->quantity && !m_curve.empty() && analysis->quantity->kind.id == m_curve;
+    const std::string& curve = m_selection.curve();
+    const bool wanted = analysis && analysis->quantity && !curve.empty() && analysis->quantity->kind.id == curve;
     return wanted ? analysis->quantity.get() : nullptr;
 }
 
@@ -517,8 +523,8 @@ void ComparePage::removeSelectedBand() {
     const RpmRange band = analysis->settings.bands[static_cast<size_t>(row->asked)];
     m_document.edit(tr("Remove the band %1").arg(rangeText(band)), [&](TestDay& day) {
         std::erase(day.bands, band);
-        if (day.plan.use_rpm == band)
-            nameUse(day, std::nullopt);
+        if (const auto use = usedSpeeds(day); use && use->range_rpm == band)
+            nameUse(day, {});
     });
 }
 

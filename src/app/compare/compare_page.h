@@ -49,7 +49,7 @@ protected:
 
 private:
     QWidget* makeHead(ActionRegistry& actions);
-    QWidget* makeBoards();
+    QWidget* makeBoards(ActionRegistry& actions);
     QWidget* makeSide(ActionRegistry& actions);
     void connectParts();
     void refresh();
@@ -81,7 +81,6 @@ private:
     QComboBox* m_school = nullptr;
     QComboBox* m_quantity = nullptr;
     Quantity m_size = Quantity::Power;            ///< power or torque, as last seen
-    std::string m_curve;                          ///< another curve that is looked at; empty for power and torque
     std::weak_ptr<const DayAnalysis> m_offeredOf; ///< that the list of curves was made from
     Board* m_curves = nullptr;
     Board* m_difference = nullptr;

@@ -3,6 +3,7 @@
 #include "app/compare/field_content.h"
 
 #include "app/look/words.h"
+#include "core/plan/named_use.h"
 #include "core/units/log_percent.h"
 
 #include <algorithm>
@@ -124,9 +125,7 @@ BoardContent fieldCurves(const TestDay& day, const DayAnalysis& analysis, const 
         (chosen ? front : out.series).push_back(std::move(series));
     }
     out.series.insert(out.series.end(), front.begin(), front.end());
-    if (day.plan.use_rpm && analysis.field)
-        out.shades.push_back({analysis.field->use.range_rpm.low, analysis.field->use.range_rpm.high,
-                              theme.faded(theme.mark, 0.1), QObject::tr("the use")});
+    out.shades = useShades(analysis, theme);
     return out;
 }
 
@@ -167,11 +166,7 @@ QString fieldText(const DayAnalysis& analysis) {
 QString useText(const TestDay& day, const DayAnalysis& analysis) {
     if (!analysis.field)
         return {};
-    const QString range = rangeText(analysis.field->use.range_rpm);
-    if (!day.plan.use_rpm)
-        return QObject::tr("Use: %1 rpm, all that every pull covers").arg(range);
-    return day.plan.useAfterLooking ? QObject::tr("Use: %1 rpm, chosen after looking").arg(range)
-                                    : QObject::tr("Use: %1 rpm").arg(range);
+    return QObject::tr("Use: %1").arg(qs(usePhrase(day, analysis.field->use)));
 }
 
 QStringList fieldLines(const DayAnalysis& analysis, const std::string& build) {

@@ -45,7 +45,7 @@ std::vector<BoardContent> smallCurves(const TestDay& day, const DayAnalysis& ana
 
 /// The answer in a sentence or two; without a field why there is none and what to do.
 QString fieldText(const DayAnalysis& analysis);
-/// "Use: 4 500–7 500 rpm, chosen after looking"
+/// "Use: 4 500–7 500 rpm, chosen after looking", when there is a field
 QString useText(const TestDay& day, const DayAnalysis& analysis);
 /// What is known of one build among the others, line by line.
 QStringList fieldLines(const DayAnalysis& analysis, const std::string& build);

@@ -61,6 +61,7 @@ QWidget* FieldPane::makeTools(ActionRegistry& actions) {
         return button;
     };
     add("compare.small_boards");
+    add("day.use");
     m_whole = add("compare.whole_use");
     m_hint = new ElidedLabel(tools);
     m_hint->setFullText(tr("drag across the curves: what the builds are wanted for"));
@@ -128,7 +129,7 @@ void FieldPane::nameUse(const std::optional<RpmRange>& use) {
     if (use && !(use->high > use->low))
         return;
     m_document.edit(use ? tr("Take %1 as the use").arg(rangeText(*use)) : tr("Take the whole range as the use"),
-                    [&](TestDay& day) { hillrun::nameUse(day, use); });
+                    [&](TestDay& day) { hillrun::nameUse(day, use ? WantedUse(*use) : WantedUse()); });
 }
 
 void FieldPane::choose(const std::string& build) {
@@ -158,7 +159,7 @@ void FieldPane::refresh() {
     m_quantity->setText(m_selection.quantity() == Quantity::Power ? tr("Power") : tr("Torque"));
     m_quantity->setToolTip(m_selection.quantity() == Quantity::Power ? tr("Show torque instead")
                                                                      : tr("Show power instead"));
-    m_whole->setVisible(day.plan.use_rpm.has_value());
+    m_whole->setVisible(day.plan.use != WantedUse{});
     if (!analysis) {
         m_curves->setContent({});
         m_ladder->setContent({}, {});

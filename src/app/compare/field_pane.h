@@ -27,7 +27,7 @@ public:
     void refreshCursor();
     void setSmallBoards(bool on);
     [[nodiscard]] bool smallBoards() const { return m_boards->currentIndex() == 1; }
-    void nameUse(const std::optional<RpmRange>& use); ///< undoable
+    void nameUse(const std::optional<RpmRange>& use); ///< undoable; nothing: the whole range
     [[nodiscard]] CopiedTable table() const;
     [[nodiscard]] QByteArray drawing() const; ///< the boards as SVG
     [[nodiscard]] QWidget* picture() const { return m_panel; }

@@ -5,7 +5,9 @@
 #include "app/look/words.h"
 #include "core/answer/stretches.h"
 #include "core/compare/day_credit.h"
+#include "core/compare/part_words.h"
 #include "core/compare/sentence.h"
+#include "core/plan/named_use.h"
 #include "core/units/log_percent.h"
 #include "core/units/nan.h"
 
@@ -20,12 +22,6 @@ namespace {
 
 const QString kDash = u"\u2013"_s;
 
-GainMark markOf(const CreditAmount& amount) {
-    if (!amount.proven())
-        return GainMark::Open;
-    return amount.log > 0.0 ? GainMark::Gain : GainMark::Loss;
-}
-
 /// "+2.1 ± 0.5 kW"
 QString gainText(const CreditAmount& amount, const DisplayUnits& units) {
     if (!std::isfinite(amount.log))
@@ -33,40 +29,7 @@ QString gainText(const CreditAmount& amount, const DisplayUnits& units) {
     return powerDifference(amount.watts(), 0.5 * amount.scale_w * (amount.high - amount.low), units);
 }
 
-const CreditShare* shareOf(const Credit& credit, size_t part) {
-    const auto at = std::find_if(credit.shares.begin(), credit.shares.end(),
-                                 [&](const CreditShare& share) { return share.part == part; });
-    return at == credit.shares.end() ? nullptr : &*at;
-}
-
-/// The steps that this part lies between, in the order they can be climbed.
-std::vector<const CreditStep*> stepsOf(const Credit& credit, size_t part) {
-    std::vector<const CreditStep*> out;
-    for (const CreditStep& step : credit.steps)
-        if (step.part == part)
-            out.push_back(&step);
-    return out;
-}
-
 PartSet fullOf(const Credit& credit) { return (1U << credit.sets.parts.size()) - 1U; }
-
-/// What the view says of a part; null where it says nothing.
-const CreditAmount* amountOf(const Credit& credit, const CreditLook& look, size_t part) {
-    const CreditShare* share = shareOf(credit, part);
-    switch (look.view) {
-    case CreditView::AsRun: {
-        const auto steps = stepsOf(credit, part);
-        return steps.size() == 1 ? &steps.front()->amount : nullptr;
-    }
-    case CreditView::Alone:
-        return share && share->alone ? &*share->alone : nullptr;
-    case CreditView::OnTop:
-        return share && share->onTop ? &*share->onTop : nullptr;
-    case CreditView::FairShare:
-        return share ? &share->amount : nullptr;
-    }
-    return nullptr;
-}
 
 /// What the view holds against each other for a part: one pair of builds, or more as they were run; none for a fair
 /// share.
@@ -111,22 +74,6 @@ QString rangeOfSteps(const std::vector<const CreditStep*>& steps, const DisplayU
            QString::fromUtf8(powerUnitText(units.power));
 }
 
-/// The fair share along rpm, W, with the band over all shares at once.
-struct ShareBand {
-    std::vector<double> value;
-    Edges edges;
-};
-ShareBand bandOf(const CreditCurve& curve) {
-    ShareBand out;
-    for (Eigen::Index p = 0; p < curve.curve.delta.size(); ++p) {
-        const double half = curve.family * curve.curve.standardError(p) + curve.curve.boundHalf;
-        out.value.push_back(curve.scale_w(p) * curve.curve.delta(p));
-        out.edges.low.push_back(curve.scale_w(p) * (curve.curve.delta(p) - half));
-        out.edges.high.push_back(curve.scale_w(p) * (curve.curve.delta(p) + half));
-    }
-    return out;
-}
-
 std::vector<double> shown(const std::vector<double>& values_w, const DisplayUnits& units) {
     std::vector<double> out;
     for (const double value : values_w)
@@ -148,44 +95,6 @@ QString setText(const Credit& credit, PartSet set) {
             if (name.size() > kMostLetters)
                 name = name.left(kMostLetters - 1).trimmed() + u"\u2026"_s;
     return names.isEmpty() ? QObject::tr("base") : names.join(u" + "_s);
-}
-
-/// "410–760 €/kW", "410 €/kW at least"
-QString priceText(const PartFacts& facts, const std::string& currency, const DisplayUnits& units) {
-    if (!facts.leastPerWatt)
-        return {};
-    const double watts = 1.0 / powerIn(units.power, 1.0);
-    const QString unit = u"\u00A0%1/%2"_s.arg(currency.empty() ? QString() : qs(currency), powerUnit(units));
-    const auto money = [&](double perWatt) { // two digits are enough
-        const double size = std::pow(10.0, std::floor(std::log10(perWatt * watts)) - 1.0);
-        const double rounded = std::round(perWatt * watts / size) * size;
-        return numberText(rounded, size < 1.0 ? static_cast<int>(-std::log10(size)) : 0);
-    };
-    if (!facts.mostPerWatt)
-        return QObject::tr("%1 at least").arg(money(*facts.leastPerWatt) + unit);
-    return unbroken(money(*facts.leastPerWatt) + kDash + money(*facts.mostPerWatt) + unit);
-}
-
-QString expectedText(const PartFacts& facts, const DisplayUnits& units) {
-    if (!facts.expected_w)
-        return {};
-    const auto figure = [&](double value_w) {
-        return qs(currentVoice().number(significant(powerIn(units.power, value_w), 3)));
-    };
-    const auto [low, high] = *facts.expected_w;
-    const QString range =
-        unbroken(low < high ? figure(low) + kDash + figure(high) : figure(low)) + u"\u00A0"_s + powerUnit(units);
-    switch (facts.verdict) {
-    case ExpectedVerdict::AsExpected:
-        return QObject::tr("expected %1: as expected").arg(range);
-    case ExpectedVerdict::More:
-        return QObject::tr("expected %1: it is more").arg(range);
-    case ExpectedVerdict::Less:
-        return QObject::tr("expected %1: it is less").arg(range);
-    case ExpectedVerdict::Open:
-        break;
-    }
-    return QObject::tr("expected %1: cannot tell yet").arg(range);
 }
 
 bool isInFront(const Credit& credit, const CreditLook& look, const NetEdge& edge, PartSet from, PartSet to) {
@@ -220,49 +129,15 @@ QString viewText(CreditView view) {
     return {};
 }
 
-bool hasView(const Credit& credit, CreditView view) {
-    if (view == CreditView::AsRun)
-        return !credit.steps.empty();
-    for (size_t part = 0; part < credit.sets.parts.size(); ++part)
-        if (amountOf(credit, {view, part, {}}, part))
-            return true;
-    return false;
-}
-
 std::vector<CreditStair> stairsOf(const Credit& credit, const CreditLook& look) {
-    std::vector<std::pair<size_t, const CreditAmount*>> parts;
-    std::vector<QString> names;
-    if (look.view == CreditView::FairShare) {
-        for (const CreditShare& share : credit.shares) {
-            parts.emplace_back(share.part, &share.amount);
-            names.push_back(qs(credit.sets.parts[share.part].name));
-        }
-    } else if (look.view == CreditView::AsRun && credit.sets.kind == CreditKind::Ladder) {
-        std::vector<const CreditStep*> steps;
-        for (const CreditStep& step : credit.steps)
-            steps.push_back(&step);
-        std::sort(steps.begin(), steps.end(), [&](const CreditStep* a, const CreditStep* b) {
-            return std::popcount(credit.sets.ofBuild[a->from]) < std::popcount(credit.sets.ofBuild[b->from]);
-        });
-        for (const CreditStep* step : steps) {
-            parts.emplace_back(step->part, &step->amount);
-            names.push_back(u"%1  %2"_s.arg(qs(credit.builds[step->to].id), qs(credit.sets.parts[step->part].name)));
-        }
-    }
     std::vector<CreditStair> out;
-    double height = credit.base_w;
-    for (size_t i = 0; i < parts.size(); ++i) {
-        const CreditAmount& amount = *parts[i].second;
-        if (!std::isfinite(amount.log))
-            return {};
-        out.push_back({names[i], gainText(amount, look.units), parts[i].first, height, height + amount.watts(),
-                       height + amount.scale_w * amount.low, height + amount.scale_w * amount.high, markOf(amount)});
-        height += amount.watts();
+    for (const Stair& stair : stairsOf(credit, look.view)) {
+        QString name = stair.part ? qs(credit.sets.parts[*stair.part].name) : QObject::tr("together");
+        if (stair.build)
+            name = u"%1  %2"_s.arg(qs(credit.builds[*stair.build].id), name);
+        out.push_back({name, gainText(stair.amount, look.units), stair.part, stair.from_w, stair.to_w, stair.low_w,
+                       stair.high_w, markOf(stair.amount)});
     }
-    if (credit.total && out.size() > 1)
-        out.push_back({QObject::tr("together"), gainText(*credit.total, look.units), std::nullopt, credit.base_w,
-                       credit.base_w + credit.total->watts(), credit.base_w + credit.total->scale_w * credit.total->low,
-                       credit.base_w + credit.total->scale_w * credit.total->high, markOf(*credit.total)});
     return out;
 }
 
@@ -305,7 +180,7 @@ std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, c
     for (size_t part = 0; part < credit.sets.parts.size(); ++part) {
         PartRow row;
         row.name = qs(credit.sets.parts[part].name);
-        const CreditAmount* amount = amountOf(credit, look, part);
+        const CreditAmount* amount = amountOf(credit, look.view, part);
         row.gain = amount ? gainText(*amount, look.units) : kDash;
         if (const auto steps = stepsOf(credit, part); look.view == CreditView::AsRun && steps.size() > 1) {
             row.gain = rangeOfSteps(steps, look.units);
@@ -320,25 +195,19 @@ std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, c
             row.share =
                 QObject::tr("%1\u00A0% of the whole").arg(numberText(100.0 * share->amount.log / credit.total->log, 0));
         const PartFacts facts = factsOf(credit, day.credit, part, amount ? *amount : CreditAmount{});
-        row.price = priceText(facts, currencyOf(credit.builds), look.units);
+        row.price = unbroken(qs(pricePhrase(facts, currencyOf(credit.builds), look.units)));
         if (facts.mass_kg && *facts.mass_kg != 0.0)
             row.mass = qs(currentVoice().number(signedSignificant(*facts.mass_kg, 3, "kg")));
-        row.expected = expectedText(facts, look.units);
+        row.expected = qs(expectedPhrase(facts, look.units));
         if (const auto pairs = comparisonsOf(analysis, look, part); pairs.size() == 1)
             row.regions = pairs.front()->regions;
         else if (share && look.view == CreditView::FairShare && share->curve.curve.delta.size() > 0) {
             const ShareBand band = bandOf(share->curve);
-            row.regions = stretchesOf(analysis.rpm, band.value, band.edges, share->amount.mayClaim);
+            row.regions = stretchesOf(analysis.rpm, band.value_w, band.edges_w, share->amount.mayClaim);
         }
         out.push_back(std::move(row));
     }
     return out;
-}
-
-CreditView usualView(const Credit& credit) {
-    if (credit.sets.kind != CreditKind::Lattice || !hasView(credit, CreditView::FairShare))
-        return CreditView::AsRun;
-    return CreditView::FairShare;
 }
 
 QString baseText(const Credit& credit, const DisplayUnits& units) {
@@ -376,8 +245,8 @@ BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, cons
         const ShareBand band = bandOf(share->curve);
         out.title += banded;
         out.bands.push_back(
-            {analysis.rpm, shown(band.edges.low, look.units), shown(band.edges.high, look.units), ground});
-        out.series.push_back({analysis.rpm, shown(band.value, look.units), pen, {}});
+            {analysis.rpm, shown(band.edges_w.low, look.units), shown(band.edges_w.high, look.units), ground});
+        out.series.push_back({analysis.rpm, shown(band.value_w, look.units), pen, {}});
     }
     return out;
 }
@@ -397,8 +266,7 @@ QStringList creditCautions(const TestDay& day, const DayAnalysis& analysis) {
     if (!analysis.credit)
         return out;
     const Credit& credit = *analysis.credit;
-    const QString range = QObject::tr("Use: %1 rpm").arg(rangeText(credit.use.range_rpm));
-    out << (day.plan.use_rpm && day.plan.useAfterLooking ? QObject::tr("%1, chosen after looking").arg(range) : range);
+    out << QObject::tr("Use: %1").arg(qs(usePhrase(day, credit.use)));
     const bool holes = std::any_of(credit.shares.begin(), credit.shares.end(),
                                    [](const CreditShare& share) { return share.boundFactor > 0.0; });
     if (holes)

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/board/board.h"
+#include "core/answer/credit_views.h"
 #include "core/answer/part_facts.h"
 #include "core/compare/analyse.h"
 #include "core/units/units.h"
@@ -15,17 +16,7 @@
 
 namespace hillrun {
 
-/// Which gain of a part is meant.
-enum class CreditView {
-    AsRun,     ///< each step between two builds that were run
-    Alone,     ///< on the base
-    OnTop,     ///< on all other parts
-    FairShare, ///< the mean over all orders
-};
-inline constexpr int kCreditViews = 4;
 QString viewText(CreditView view);
-/// Whether the day has anything to show of it.
-bool hasView(const Credit& credit, CreditView view);
 
 /// What is looked at, as plain values.
 struct CreditLook {
@@ -34,9 +25,6 @@ struct CreditLook {
     DisplayUnits units;
     bool operator==(const CreditLook&) const = default;
 };
-
-/// How a gain is drawn: as proven, or as open.
-enum class GainMark { Open, Gain, Loss };
 
 /// One stair: from the height where the last one ended, with its interval around its end.
 struct CreditStair {
@@ -94,8 +82,6 @@ struct PartRow {
 std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, const CreditLook& look);
 /// What the chosen part gives along rpm, with its band.
 BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, const Theme& theme);
-/// The one that is asked for first.
-CreditView usualView(const Credit& credit);
 /// "A 62.3 kW"
 QString baseText(const Credit& credit, const DisplayUnits& units);
 

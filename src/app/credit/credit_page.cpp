@@ -50,9 +50,19 @@ CreditPage::CreditPage(DayDocument& document, Selection& selection, Look& look, 
 }
 
 QWidget* CreditPage::makeViews(ActionRegistry& actions) {
-    m_views = new QWidget(this);
+    auto* tools = new QWidget(this);
+    auto* whole = new QHBoxLayout(tools);
+    whole->setContentsMargins(px(12), px(8), px(12), px(2));
+    m_views = new QWidget(tools);
+    whole->addWidget(m_views);
+    whole->addStretch(1);
+    auto* use = new QToolButton(tools);
+    use->setObjectName(u"creditUse"_s);
+    use->setDefaultAction(actions.get("day.use"));
+    use->setProperty("flat", true);
+    whole->addWidget(use);
     auto* row = new QHBoxLayout(m_views);
-    row->setContentsMargins(px(12), px(8), px(12), px(2));
+    row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(px(4));
     for (const char* id : kViewActions) {
         auto* button = new QToolButton(m_views);
@@ -63,8 +73,7 @@ QWidget* CreditPage::makeViews(ActionRegistry& actions) {
         row->addWidget(button);
         m_viewButtons.push_back(button);
     }
-    row->addStretch(1);
-    return m_views;
+    return tools;
 }
 
 QWidget* CreditPage::makePictures(ActionRegistry& actions) {

@@ -40,6 +40,13 @@ void Selection::setQuantity(Quantity quantity) {
     Q_EMIT viewChanged();
 }
 
+void Selection::setCurve(const std::string& id) {
+    if (id == m_curve)
+        return;
+    m_curve = id;
+    Q_EMIT viewChanged();
+}
+
 void Selection::setSchool(CurveSchool school) {
     if (school == m_school)
         return;

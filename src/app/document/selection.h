@@ -24,6 +24,8 @@ public:
     [[nodiscard]] const std::string& to() const { return m_to; }
     [[nodiscard]] std::optional<double> cursor() const { return m_cursor; }
     [[nodiscard]] Quantity quantity() const { return m_quantity; }
+    /// Another curve that is looked at in its place, by its id; empty for power and torque.
+    [[nodiscard]] const std::string& curve() const { return m_curve; }
     [[nodiscard]] CurveSchool school() const { return m_school; }
     [[nodiscard]] DisplayUnits units() const { return m_units; }
 
@@ -33,6 +35,7 @@ public:
     void swapPair() { setPair(m_to, m_from); }
     void setCursor(std::optional<double> rpm);
     void setQuantity(Quantity quantity);
+    void setCurve(const std::string& id);
     void setSchool(CurveSchool school);
     void setUnits(DisplayUnits units);
 
@@ -40,7 +43,7 @@ Q_SIGNALS:
     void pullChanged(); ///< the selected pull, or the one held beside it
     void pairChanged();
     void cursorChanged();
-    void viewChanged(); ///< quantity, school or units
+    void viewChanged(); ///< quantity, curve, school or units
 
 private:
     std::string m_pull;
@@ -49,6 +52,7 @@ private:
     std::string m_to;
     std::optional<double> m_cursor;
     Quantity m_quantity = Quantity::Power;
+    std::string m_curve;
     CurveSchool m_school = CurveSchool::Mean;
     DisplayUnits m_units;
 };

@@ -3,6 +3,7 @@
 #include "app/frame/dialogs.h"
 
 #include "app/frame/change_dialog.h"
+#include "app/frame/use_dialog.h"
 #include "app/look/words.h"
 #include "core/day/set_aside.h"
 
@@ -96,6 +97,12 @@ std::optional<BuildChangeAnswer> DesktopDialogs::askBuildChange(QWidget* parent,
     if (dialog.exec() != QDialog::Accepted)
         return std::nullopt;
     return BuildChangeAnswer{dialog.to(), dialog.note()};
+}
+
+std::optional<WantedUse> DesktopDialogs::askUse(QWidget* parent, const TestDay& day, const RpmRange& range_rpm,
+                                                Look& look) {
+    UseDialog dialog(day, range_rpm, look, parent);
+    return dialog.exec() == QDialog::Accepted ? std::optional(dialog.use()) : std::nullopt;
 }
 
 UnsavedChoice DesktopDialogs::askUnsaved(QWidget* parent, const QString& day) {

@@ -14,6 +14,8 @@ class QWidget;
 
 namespace hillrun {
 
+class Look;
+
 inline std::filesystem::path toPath(const QString& text) { return text.toStdString(); }
 
 enum class UnsavedChoice { Save, Discard, Cancel };
@@ -51,6 +53,9 @@ public:
     /// `to` is what the plan wants next.
     virtual std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day,
                                                             const std::string& from, const std::string& to) = 0;
+    /// What the builds are wanted for; `range_rpm`: the speeds that the pulls share, or will.
+    virtual std::optional<WantedUse> askUse(QWidget* parent, const TestDay& day, const RpmRange& range_rpm,
+                                            Look& look) = 0;
     virtual UnsavedChoice askUnsaved(QWidget* parent, const QString& day) = 0;
     /// A file to read; `filter` such as "Settings (*.json)".
     virtual std::optional<QString> askFile(QWidget* parent, const QString& title, const QString& filter) = 0;
@@ -75,6 +80,8 @@ public:
     std::optional<SweepAnswer> askSweep(QWidget* parent) override;
     std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day, const std::string& from,
                                                     const std::string& to) override;
+    std::optional<WantedUse> askUse(QWidget* parent, const TestDay& day, const RpmRange& range_rpm,
+                                    Look& look) override;
     UnsavedChoice askUnsaved(QWidget* parent, const QString& day) override;
     std::optional<QString> askFile(QWidget* parent, const QString& title, const QString& filter) override;
     bool askPrinter(QWidget* parent, QPrinter& printer) override;

@@ -20,7 +20,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-enum ColumnOfPulls { Use, Name, BuildOf, What, Started };
+enum ColumnOfPulls { Taken, Name, BuildOf, What, Started };
 constexpr int kRow_px = 34;
 constexpr int kRowsSeen = 5; ///< more are scrolled to
 
@@ -122,7 +122,7 @@ void PullTable::fillPull(int row, const ImportFile& file, const GatheredPull& pu
     use->setAccessibleName(tr("use %1").arg(name->text()));
     use->setChecked(pull.use);
     connect(use, &QCheckBox::toggled, this, [this, at](bool on) { Q_EMIT useChanged(at.file, at.pull, on); });
-    setCellWidget(row, Use, use);
+    setCellWidget(row, Taken, use);
     QWidget* build = buildBox(at, file.builds[at.pull]);
     build->setObjectName(u"buildOfPull%1"_s.arg(row));
     setCellWidget(row, BuildOf, build);

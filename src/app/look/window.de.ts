@@ -1216,18 +1216,6 @@
         <translation>Keine Reihenfolge ist zu sagen: Die Läufe decken die Nutzung nicht ab, oder keiner ist wiederholt. Nehmen Sie den ganzen Bereich, oder machen Sie einen zweiten Lauf eines Standes.</translation>
     </message>
     <message>
-        <source>Use: %1 rpm, all that every pull covers</source>
-        <translation>Nutzung: %1 rpm, alles, was jeder Lauf abdeckt</translation>
-    </message>
-    <message>
-        <source>Use: %1 rpm, chosen after looking</source>
-        <translation>Nutzung: %1 rpm, nach dem Hinsehen gewählt</translation>
-    </message>
-    <message>
-        <source>Use: %1 rpm</source>
-        <translation>Nutzung: %1 rpm</translation>
-    </message>
-    <message>
         <source>%1 over %2 for the use</source>
         <translation>%1 über %2 für die Nutzung</translation>
     </message>
@@ -1254,26 +1242,6 @@
     <message>
         <source>%1 to %2</source>
         <translation>%1 bis %2</translation>
-    </message>
-    <message>
-        <source>%1 at least</source>
-        <translation>mindestens %1</translation>
-    </message>
-    <message>
-        <source>expected %1: as expected</source>
-        <translation>erwartet %1: wie erwartet</translation>
-    </message>
-    <message>
-        <source>expected %1: it is more</source>
-        <translation>erwartet %1: es ist mehr</translation>
-    </message>
-    <message>
-        <source>expected %1: it is less</source>
-        <translation>erwartet %1: es ist weniger</translation>
-    </message>
-    <message>
-        <source>expected %1: cannot tell yet</source>
-        <translation>erwartet %1: noch nicht zu sagen</translation>
     </message>
     <message>
         <source>as run</source>
@@ -1328,10 +1296,6 @@
         <translation>Noch nichts zuzuschreiben: %1.</translation>
     </message>
     <message>
-        <source>%1, chosen after looking</source>
-        <translation>%1, nach dem Hinsehen gewählt</translation>
-    </message>
-    <message>
         <source>fair shares within the declared bound of %1&#xa0;%</source>
         <translation>gerechte Anteile innerhalb der erklärten Grenze von %1&#xa0;%</translation>
     </message>
@@ -1378,6 +1342,10 @@
     <message>
         <source>Answer</source>
         <translation>Antwort</translation>
+    </message>
+    <message>
+        <source>Use: %1</source>
+        <translation>Nutzung: %1</translation>
     </message>
 </context>
 <context>
@@ -1429,6 +1397,22 @@
     <message>
         <source>The sheet as it will print</source>
         <translation>Das Blatt, wie es gedruckt wird</translation>
+    </message>
+    <message>
+        <source>Page for a browser …</source>
+        <translation>Seite für einen Browser …</translation>
+    </message>
+    <message>
+        <source>The sheets as one file that any browser and telephone reads</source>
+        <translation>Die Blätter als eine Datei, die jeder Browser und jedes Telefon liest</translation>
+    </message>
+    <message>
+        <source>Write a page for a browser</source>
+        <translation>Eine Seite für einen Browser schreiben</translation>
+    </message>
+    <message>
+        <source>Page for a browser (*.html)</source>
+        <translation>Seite für einen Browser (*.html)</translation>
     </message>
 </context>
 <context>
@@ -2512,14 +2496,6 @@
 <context>
     <name>hillrun::ClaimsPanel</name>
     <message>
-        <source>Lowest speed that counts</source>
-        <translation>Niedrigste Drehzahl, die zählt</translation>
-    </message>
-    <message>
-        <source>Highest speed that counts</source>
-        <translation>Höchste Drehzahl, die zählt</translation>
-    </message>
-    <message>
         <source>Drift over the day is at most</source>
         <translation>Drift über den Tag ist höchstens</translation>
     </message>
@@ -2532,24 +2508,12 @@
         <translation>vorher genannte Vergleiche</translation>
     </message>
     <message>
-        <source>use from</source>
-        <translation>Nutzung von</translation>
-    </message>
-    <message>
-        <source>to</source>
-        <translation>bis</translation>
-    </message>
-    <message>
         <source>drift at most</source>
         <translation>Drift höchstens</translation>
     </message>
     <message>
         <source>Declare a drift bound</source>
         <translation>Driftgrenze angeben</translation>
-    </message>
-    <message>
-        <source>Change the use</source>
-        <translation>Nutzung ändern</translation>
     </message>
     <message>
         <source>Name %1 to %2 beforehand</source>
@@ -2562,6 +2526,10 @@
     <message>
         <source>Judged by its own band when it is named before the pulls; while none is named, all of these are judged together by the wider band of all</source>
         <translation>Nach dem eigenen Band beurteilt, wenn er vor den Läufen genannt ist; solange keiner genannt ist, werden alle gemeinsam nach dem breiteren Band aller beurteilt</translation>
+    </message>
+    <message>
+        <source>wanted for</source>
+        <translation>gedacht für</translation>
     </message>
 </context>
 <context>
@@ -4252,6 +4220,26 @@
         <source>It is installed with the program, under share/hillrun/guide.</source>
         <translation>Es wird mit dem Programm installiert, unter share/hillrun/guide.</translation>
     </message>
+    <message>
+        <source>Change the use</source>
+        <translation>Die Nutzung ändern</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm …</source>
+        <translation>Nutzung: %1 rpm …</translation>
+    </message>
+    <message>
+        <source>Use: whole range …</source>
+        <translation>Nutzung: ganzer Bereich …</translation>
+    </message>
+    <message>
+        <source>What the builds are wanted for …</source>
+        <translation>Wofür die Stände gedacht sind …</translation>
+    </message>
+    <message>
+        <source>The speeds that count: a range, one speed held, a gear, or weights</source>
+        <translation>Die Drehzahlen, die zählen: ein Bereich, eine gehaltene Drehzahl, ein Gang oder Gewichte</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::NumberField</name>
@@ -5136,6 +5124,22 @@
         <source>No day is open. Press Ctrl+O to open one.</source>
         <translation>Kein Tag ist offen. Strg+O öffnet einen.</translation>
     </message>
+    <message>
+        <source>Pages behind it</source>
+        <translation>Seiten dahinter</translation>
+    </message>
+    <message>
+        <source>The other curve of Compare</source>
+        <translation>Die andere Kurve von Vergleichen</translation>
+    </message>
+    <message>
+        <source>All builds: the field</source>
+        <translation>Alle Stände: das Feld</translation>
+    </message>
+    <message>
+        <source>What each part gives: credit</source>
+        <translation>Was jedes Teil gibt: Anteile</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::SettingsDialog</name>
@@ -5775,6 +5779,81 @@
     </message>
 </context>
 <context>
+    <name>hillrun::UseDialog</name>
+    <message>
+        <source>What the builds are wanted for</source>
+        <translation>Wofür die Stände gedacht sind</translation>
+    </message>
+    <message>
+        <source>The speeds that count. Averages, which build is best and what each part gives are worked out over them.</source>
+        <translation>Die Drehzahlen, die zählen. Mittelwerte, welcher Stand der beste ist und was jedes Teil gibt, werden über sie gerechnet.</translation>
+    </message>
+    <message>
+        <source>Whole range</source>
+        <translation>Ganzer Bereich</translation>
+    </message>
+    <message>
+        <source>The day has pulls already: the use is marked as chosen after looking.</source>
+        <translation>Der Tag hat schon Läufe: die Nutzung wird als nach dem Hinsehen gewählt vermerkt.</translation>
+    </message>
+    <message>
+        <source>Take it</source>
+        <translation>Übernehmen</translation>
+    </message>
+    <message>
+        <source>Go back</source>
+        <translation>Zurück</translation>
+    </message>
+    <message>
+        <source>Lowest speed that counts</source>
+        <translation>Niedrigste Drehzahl, die zählt</translation>
+    </message>
+    <message>
+        <source>Highest speed that counts</source>
+        <translation>Höchste Drehzahl, die zählt</translation>
+    </message>
+    <message>
+        <source>to</source>
+        <translation>bis</translation>
+    </message>
+    <message>
+        <source>From</source>
+        <translation>Von</translation>
+    </message>
+    <message>
+        <source>The speed that is held</source>
+        <translation>Die gehaltene Drehzahl</translation>
+    </message>
+    <message>
+        <source>By how much it goes up and down</source>
+        <translation>Um wie viel sie auf und ab geht</translation>
+    </message>
+    <message>
+        <source>One speed held</source>
+        <translation>Eine gehaltene Drehzahl</translation>
+    </message>
+    <message>
+        <source>Gear</source>
+        <translation>Gang</translation>
+    </message>
+    <message>
+        <source>Shift to shift in gear</source>
+        <translation>Von Schalten zu Schalten im Gang</translation>
+    </message>
+    <message>
+        <source>needs the article&apos;s gears and red line</source>
+        <translation>braucht Gänge und Höchstdrehzahl des Prüflings</translation>
+    </message>
+    <message>
+        <source>Each speed as much as it counts</source>
+        <translation>Jede Drehzahl so viel, wie sie zählt</translation>
+    </message>
+    <message>
+        <source>%1 rpm</source>
+        <translation>%1 rpm</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::WeatherPanel</name>
     <message>
         <source>%1&#xa0;h</source>
@@ -5787,6 +5866,21 @@
     <message>
         <source>No day is open. Press Ctrl+O to open one.</source>
         <translation>Kein Tag ist offen. Strg+O öffnet einen.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::WeightBars</name>
+    <message>
+        <source>Draw with the pointer. Left and Right choose a speed, Up and Down or a digit set how much it counts.</source>
+        <translation>Mit dem Zeiger zeichnen. Links und Rechts wählen eine Drehzahl, Auf und Ab oder eine Ziffer setzen, wie viel sie zählt.</translation>
+    </message>
+    <message>
+        <source>How much each speed counts</source>
+        <translation>Wie viel jede Drehzahl zählt</translation>
+    </message>
+    <message>
+        <source>%1 rpm: %2 of %3</source>
+        <translation>%1 rpm: %2 von %3</translation>
     </message>
 </context>
 <context>

@@ -1216,18 +1216,6 @@
         <translation>Aucun ordre ne peut être dit : les passages ne couvrent pas l&apos;usage, ou aucun n&apos;est répété. Prenez toute la plage, ou faites un deuxième passage d&apos;un montage.</translation>
     </message>
     <message>
-        <source>Use: %1 rpm, all that every pull covers</source>
-        <translation>Usage : %1 rpm, tout ce que chaque passage couvre</translation>
-    </message>
-    <message>
-        <source>Use: %1 rpm, chosen after looking</source>
-        <translation>Usage : %1 rpm, choisi après avoir regardé</translation>
-    </message>
-    <message>
-        <source>Use: %1 rpm</source>
-        <translation>Usage : %1 rpm</translation>
-    </message>
-    <message>
         <source>%1 over %2 for the use</source>
         <translation>%1 sur %2 pour l&apos;usage</translation>
     </message>
@@ -1254,26 +1242,6 @@
     <message>
         <source>%1 to %2</source>
         <translation>%1 à %2</translation>
-    </message>
-    <message>
-        <source>%1 at least</source>
-        <translation>%1 au moins</translation>
-    </message>
-    <message>
-        <source>expected %1: as expected</source>
-        <translation>attendu %1 : comme attendu</translation>
-    </message>
-    <message>
-        <source>expected %1: it is more</source>
-        <translation>attendu %1 : c&apos;est plus</translation>
-    </message>
-    <message>
-        <source>expected %1: it is less</source>
-        <translation>attendu %1 : c&apos;est moins</translation>
-    </message>
-    <message>
-        <source>expected %1: cannot tell yet</source>
-        <translation>attendu %1 : encore indécis</translation>
     </message>
     <message>
         <source>as run</source>
@@ -1328,10 +1296,6 @@
         <translation>Rien à attribuer encore : %1.</translation>
     </message>
     <message>
-        <source>%1, chosen after looking</source>
-        <translation>%1, choisi après avoir regardé</translation>
-    </message>
-    <message>
         <source>fair shares within the declared bound of %1&#xa0;%</source>
         <translation>parts équitables dans la borne déclarée de %1&#xa0;%</translation>
     </message>
@@ -1378,6 +1342,10 @@
     <message>
         <source>Answer</source>
         <translation>Réponse</translation>
+    </message>
+    <message>
+        <source>Use: %1</source>
+        <translation>Usage : %1</translation>
     </message>
 </context>
 <context>
@@ -1429,6 +1397,22 @@
     <message>
         <source>The sheet as it will print</source>
         <translation>La feuille telle qu&apos;elle s&apos;imprimera</translation>
+    </message>
+    <message>
+        <source>Page for a browser …</source>
+        <translation>Page pour un navigateur …</translation>
+    </message>
+    <message>
+        <source>The sheets as one file that any browser and telephone reads</source>
+        <translation>Les feuilles en un fichier que lisent tout navigateur et téléphone</translation>
+    </message>
+    <message>
+        <source>Write a page for a browser</source>
+        <translation>Écrire une page pour un navigateur</translation>
+    </message>
+    <message>
+        <source>Page for a browser (*.html)</source>
+        <translation>Page pour un navigateur (*.html)</translation>
     </message>
 </context>
 <context>
@@ -2512,14 +2496,6 @@
 <context>
     <name>hillrun::ClaimsPanel</name>
     <message>
-        <source>Lowest speed that counts</source>
-        <translation>Plus bas régime qui compte</translation>
-    </message>
-    <message>
-        <source>Highest speed that counts</source>
-        <translation>Plus haut régime qui compte</translation>
-    </message>
-    <message>
         <source>Drift over the day is at most</source>
         <translation>La dérive sur la journée est au plus de</translation>
     </message>
@@ -2532,24 +2508,12 @@
         <translation>comparaisons nommées d&apos;avance</translation>
     </message>
     <message>
-        <source>use from</source>
-        <translation>usage de</translation>
-    </message>
-    <message>
-        <source>to</source>
-        <translation>à</translation>
-    </message>
-    <message>
         <source>drift at most</source>
         <translation>dérive au plus</translation>
     </message>
     <message>
         <source>Declare a drift bound</source>
         <translation>Déclarer une limite de dérive</translation>
-    </message>
-    <message>
-        <source>Change the use</source>
-        <translation>Changer l&apos;usage</translation>
     </message>
     <message>
         <source>Name %1 to %2 beforehand</source>
@@ -2562,6 +2526,10 @@
     <message>
         <source>Judged by its own band when it is named before the pulls; while none is named, all of these are judged together by the wider band of all</source>
         <translation>Jugée par sa propre bande si elle est nommée avant les passages ; tant qu&apos;aucune n&apos;est nommée, toutes sont jugées ensemble par la bande plus large de toutes</translation>
+    </message>
+    <message>
+        <source>wanted for</source>
+        <translation>sert à</translation>
     </message>
 </context>
 <context>
@@ -4252,6 +4220,26 @@
         <source>It is installed with the program, under share/hillrun/guide.</source>
         <translation>Il est installé avec le programme, sous share/hillrun/guide.</translation>
     </message>
+    <message>
+        <source>Change the use</source>
+        <translation>Changer l&apos;usage</translation>
+    </message>
+    <message>
+        <source>Use: %1 rpm …</source>
+        <translation>Usage : %1 rpm …</translation>
+    </message>
+    <message>
+        <source>Use: whole range …</source>
+        <translation>Usage : toute la plage …</translation>
+    </message>
+    <message>
+        <source>What the builds are wanted for …</source>
+        <translation>À quoi servent les montages …</translation>
+    </message>
+    <message>
+        <source>The speeds that count: a range, one speed held, a gear, or weights</source>
+        <translation>Les régimes qui comptent : une plage, un régime tenu, un rapport ou des poids</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::NumberField</name>
@@ -5136,6 +5124,22 @@
         <source>No day is open. Press Ctrl+O to open one.</source>
         <translation>Aucune journée n&apos;est ouverte. Ctrl+O en ouvre une.</translation>
     </message>
+    <message>
+        <source>Pages behind it</source>
+        <translation>Pages suivantes</translation>
+    </message>
+    <message>
+        <source>The other curve of Compare</source>
+        <translation>L&apos;autre courbe de Comparer</translation>
+    </message>
+    <message>
+        <source>All builds: the field</source>
+        <translation>Tous les montages : le plateau</translation>
+    </message>
+    <message>
+        <source>What each part gives: credit</source>
+        <translation>Chaque pièce : le mérite</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::SettingsDialog</name>
@@ -5775,6 +5779,81 @@
     </message>
 </context>
 <context>
+    <name>hillrun::UseDialog</name>
+    <message>
+        <source>What the builds are wanted for</source>
+        <translation>À quoi servent les montages</translation>
+    </message>
+    <message>
+        <source>The speeds that count. Averages, which build is best and what each part gives are worked out over them.</source>
+        <translation>Les régimes qui comptent. Les moyennes, le meilleur montage et ce que donne chaque pièce sont calculés sur eux.</translation>
+    </message>
+    <message>
+        <source>Whole range</source>
+        <translation>Toute la plage</translation>
+    </message>
+    <message>
+        <source>The day has pulls already: the use is marked as chosen after looking.</source>
+        <translation>La journée a déjà des passages : l&apos;usage est marqué comme choisi après avoir regardé.</translation>
+    </message>
+    <message>
+        <source>Take it</source>
+        <translation>Prendre</translation>
+    </message>
+    <message>
+        <source>Go back</source>
+        <translation>Revenir</translation>
+    </message>
+    <message>
+        <source>Lowest speed that counts</source>
+        <translation>Régime le plus bas qui compte</translation>
+    </message>
+    <message>
+        <source>Highest speed that counts</source>
+        <translation>Régime le plus haut qui compte</translation>
+    </message>
+    <message>
+        <source>to</source>
+        <translation>à</translation>
+    </message>
+    <message>
+        <source>From</source>
+        <translation>De</translation>
+    </message>
+    <message>
+        <source>The speed that is held</source>
+        <translation>Le régime tenu</translation>
+    </message>
+    <message>
+        <source>By how much it goes up and down</source>
+        <translation>De combien il monte et descend</translation>
+    </message>
+    <message>
+        <source>One speed held</source>
+        <translation>Un régime tenu</translation>
+    </message>
+    <message>
+        <source>Gear</source>
+        <translation>Rapport</translation>
+    </message>
+    <message>
+        <source>Shift to shift in gear</source>
+        <translation>De passage à passage, rapport</translation>
+    </message>
+    <message>
+        <source>needs the article&apos;s gears and red line</source>
+        <translation>demande les rapports et le régime maximal de l&apos;objet d&apos;essai</translation>
+    </message>
+    <message>
+        <source>Each speed as much as it counts</source>
+        <translation>Chaque régime autant qu&apos;il compte</translation>
+    </message>
+    <message>
+        <source>%1 rpm</source>
+        <translation>%1 rpm</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::WeatherPanel</name>
     <message>
         <source>%1&#xa0;h</source>
@@ -5787,6 +5866,21 @@
     <message>
         <source>No day is open. Press Ctrl+O to open one.</source>
         <translation>Aucune journée n&apos;est ouverte. Ctrl+O en ouvre une.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::WeightBars</name>
+    <message>
+        <source>Draw with the pointer. Left and Right choose a speed, Up and Down or a digit set how much it counts.</source>
+        <translation>Dessiner avec le pointeur. Gauche et Droite choisissent un régime, Haut et Bas ou un chiffre règlent combien il compte.</translation>
+    </message>
+    <message>
+        <source>How much each speed counts</source>
+        <translation>Combien compte chaque régime</translation>
+    </message>
+    <message>
+        <source>%1 rpm: %2 of %3</source>
+        <translation>%1 rpm : %2 sur %3</translation>
     </message>
 </context>
 <context>

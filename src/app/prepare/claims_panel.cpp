@@ -4,7 +4,6 @@
 
 #include "app/look/scale.h"
 #include "app/look/words.h"
-#include "core/plan/named_use.h"
 
 #include <algorithm>
 
@@ -29,49 +28,31 @@ std::vector<BuildPair> pairsToOffer(const TestDay& day) {
 
 } // namespace
 
-ClaimsPanel::ClaimsPanel(DayDocument& document, QWidget* parent) : QWidget(parent), m_document(document) {
+ClaimsPanel::ClaimsPanel(DayDocument& document, QAction* use, QWidget* parent) : QWidget(parent), m_document(document) {
     m_pairs = new QWidget(this);
     m_grid = new QGridLayout(m_pairs);
     m_grid->setContentsMargins(0, 0, 0, 0);
     m_grid->setSpacing(px(4));
     m_grid->setColumnStretch(kPairsInARow, 1);
-    m_useLow = new NumberField(u"useLowField"_s, tr("Lowest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
-    m_useHigh = new NumberField(u"useHighField"_s, tr("Highest speed that counts"), 0, 30000, 0, u"rpm"_s, this);
     m_bound = new NumberField(u"driftBoundField"_s, tr("Drift over the day is at most"), 0.05, 20, 2, u"%"_s, this);
     m_bound->setToolTip(tr("Only for days without a return to base: claims then hold if drift stayed below it"));
-    for (NumberField* field : {m_useLow, m_useHigh, m_bound})
-        field->setFixedWidth(px(84));
+    m_bound->setFixedWidth(px(84));
+    auto* useButton = new QToolButton(this);
+    useButton->setObjectName(u"useButton"_s);
+    useButton->setDefaultAction(use);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(px(8));
     row->addWidget(labelled(tr("comparisons named beforehand"), m_pairs, this), 0, Qt::AlignTop);
     row->addStretch(1);
-    row->addWidget(labelled(tr("use from"), m_useLow, this), 0, Qt::AlignTop);
-    row->addWidget(labelled(tr("to"), m_useHigh, this), 0, Qt::AlignTop);
+    row->addWidget(labelled(tr("wanted for"), useButton, this), 0, Qt::AlignTop);
     row->addWidget(labelled(tr("drift at most"), m_bound, this), 0, Qt::AlignTop);
-    connect(m_useLow, &NumberField::edited, this, &ClaimsPanel::setUse);
-    connect(m_useHigh, &NumberField::edited, this, &ClaimsPanel::setUse);
     connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
         m_document.edit(
             tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; }, u"drift bound"_s);
     });
     connect(&m_document, &DayDocument::dayChanged, this, &ClaimsPanel::refresh);
-    connect(&m_document, &DayDocument::accessChanged, this, &ClaimsPanel::showUse); // another day was opened
     refresh();
-}
-
-/// A range needs both ends; while one is missing nothing is claimed of it.
-void ClaimsPanel::setUse() {
-    const auto low = m_useLow->number();
-    const auto high = m_useHigh->number();
-    if (low.has_value() != high.has_value())
-        return;
-    if (low && !(*high > *low)) {
-        showUse();
-        return;
-    }
-    const auto change = [&](TestDay& day) { nameUse(day, low ? std::optional(RpmRange{*low, *high}) : std::nullopt); };
-    m_document.edit(tr("Change the use"), change, u"use"_s);
 }
 
 void ClaimsPanel::togglePair(const BuildPair& pair, bool on) {
@@ -111,16 +92,7 @@ void ClaimsPanel::refreshPairs() {
 
 void ClaimsPanel::refresh() {
     refreshPairs();
-    const Plan& plan = m_document.day().plan;
-    if (plan.use_rpm != m_shownUse)
-        showUse(); // else one end may be typed already while the other is missing: it stays
-    m_bound->show(plan.driftBound_pct);
-}
-
-void ClaimsPanel::showUse() {
-    m_shownUse = m_document.day().plan.use_rpm;
-    m_useLow->show(m_shownUse ? std::optional(m_shownUse->low) : std::nullopt);
-    m_useHigh->show(m_shownUse ? std::optional(m_shownUse->high) : std::nullopt);
+    m_bound->show(m_document.day().plan.driftBound_pct);
 }
 
 } // namespace hillrun

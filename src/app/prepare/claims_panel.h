@@ -15,22 +15,18 @@ namespace hillrun {
 class ClaimsPanel : public QWidget {
     Q_OBJECT
 public:
-    explicit ClaimsPanel(DayDocument& document, QWidget* parent = nullptr);
+    /// `use`: the action that asks for the use, and says it.
+    ClaimsPanel(DayDocument& document, QAction* use, QWidget* parent = nullptr);
 
 private:
     void refresh();
     void refreshPairs();
     void togglePair(const std::pair<std::string, std::string>& pair, bool on);
-    void setUse();
-    void showUse();
 
     DayDocument& m_document;
     QWidget* m_pairs = nullptr;
     QGridLayout* m_grid = nullptr;
     std::vector<std::pair<std::string, std::string>> m_shown; ///< the pairs that have a button
-    std::optional<RpmRange> m_shownUse;                       ///< what the two fields were filled from last
-    NumberField* m_useLow = nullptr;
-    NumberField* m_useHigh = nullptr;
     NumberField* m_bound = nullptr;
 };
 

@@ -57,20 +57,20 @@ QString hoursText(double minutes) {
 
 } // namespace
 
-OrderPanel::OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, const RepeatabilityLog& log,
+OrderPanel::OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, const RepeatabilityLog& log, QAction* use,
                        QWidget* parent)
     : QWidget(parent), m_document(document), m_dialogs(dialogs), m_log(log) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(px(8));
-    column->addWidget(makeOrder(look), 1);
+    column->addWidget(makeOrder(look, use), 1);
     column->addWidget(makeQuestion());
     connect(&m_document, &DayDocument::dayChanged, this, &OrderPanel::refresh);
     connect(&m_document, &DayDocument::analysisReady, this, &OrderPanel::refreshAnswer);
     refresh();
 }
 
-QWidget* OrderPanel::makeOrder(Look& look) {
+QWidget* OrderPanel::makeOrder(Look& look, QAction* use) {
     const Panel panel = makePanel(tr("Order of the pulls"), this);
     m_design = new QComboBox(panel.frame);
     m_design->setObjectName(u"designChoice"_s);
@@ -116,7 +116,7 @@ QWidget* OrderPanel::makeOrder(Look& look) {
     panel.column->addWidget(m_strip);
     panel.column->addWidget(m_weakness);
     panel.column->addStretch(1);
-    panel.column->addWidget(new ClaimsPanel(m_document, panel.frame));
+    panel.column->addWidget(new ClaimsPanel(m_document, use, panel.frame));
     connect(m_design, &QComboBox::activated, this, &OrderPanel::chooseDesign);
     connect(m_pullsPerSet, &QSpinBox::valueChanged, this, &OrderPanel::setPullsPerSet);
     connect(m_strip, &OrderStrip::orderEdited, this, [this](const std::vector<std::string>& order, bool byStep) {

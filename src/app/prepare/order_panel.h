@@ -18,12 +18,12 @@ namespace hillrun {
 class OrderPanel : public QWidget {
     Q_OBJECT
 public:
-    OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, const RepeatabilityLog& log,
+    OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, const RepeatabilityLog& log, QAction* use,
                QWidget* parent = nullptr);
     [[nodiscard]] OrderStrip& strip() { return *m_strip; }
 
 private:
-    QWidget* makeOrder(Look& look);
+    QWidget* makeOrder(Look& look, QAction* use);
     QWidget* makeQuestion();
     void chooseDesign(int index);
     void setPullsPerSet(int pulls);

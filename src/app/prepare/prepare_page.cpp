@@ -24,7 +24,8 @@ constexpr int kNarrow = 1120; ///< below this width the panels at the right stan
 
 PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
                          const RepeatabilityLog& log, QWidget* parent)
-    : PageView(parent), m_document(document), m_look(look), m_dialogs(dialogs), m_log(log) {
+    : PageView(parent), m_document(document), m_look(look), m_dialogs(dialogs), m_log(log),
+      m_use(actions.get("day.use")) {
     setObjectName(u"preparePage"_s);
     m_stack = new QStackedLayout(this);
     m_start = new StartPanel(actions, this);
@@ -42,7 +43,7 @@ QWidget* PreparePage::makeWhole() {
     auto* out = new QWidget(this);
     // Made in the order in which Tab goes through them: the builds first, the cautions last.
     auto* builds = new BuildsPanel(m_document, m_look, m_dialogs, out);
-    m_order = new OrderPanel(m_document, m_look, m_dialogs, m_log, out);
+    m_order = new OrderPanel(m_document, m_look, m_dialogs, m_log, m_use, out);
     auto* windows = new WindowsPanel(m_document, out);
     const fs::path ours = QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString();
     m_article = new ArticlePanel(m_document, m_dialogs, ArticleCards(ours / "articles"), out);

@@ -36,6 +36,7 @@ private:
     Look& m_look;
     Dialogs& m_dialogs;
     const RepeatabilityLog& m_log;
+    QAction* m_use;
     ArticlePanel* m_article = nullptr; ///< and what follows: null until a day is open
     OrderPanel* m_order = nullptr;
     QBoxLayout* m_below = nullptr;

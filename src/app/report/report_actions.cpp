@@ -48,6 +48,11 @@ void ReportActions::declare(const Workplace& at) {
         here.files.exportTo(tr("Print to PDF"), u".pdf"_s, tr("PDF (*.pdf)"),
                             [&](const fs::path& target) { page(here).exportPdf(target); });
     });
+    add("report.html", tr("Page for a browser \u2026"), u"Ctrl+Shift+E"_s,
+        tr("The sheets as one file that any browser and telephone reads"), [](const Workplace& here) {
+            here.files.exportTo(tr("Write a page for a browser"), u".html"_s, tr("Page for a browser (*.html)"),
+                                [&](const fs::path& target) { page(here).exportHtml(target); });
+        });
     add("report.csv", tr("Table as CSV \u2026"), u"Ctrl+E"_s, tr("Curves and differences as a table"),
         [](const Workplace& here) {
             here.files.exportTo(tr("Write a table"), u".csv"_s, tr("Table (*.csv)"),

@@ -8,8 +8,10 @@
 #include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
+#include "engine/day_engine.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
+#include "report/html.h"
 #include "report/render.h"
 
 #include <QBuffer>
@@ -31,8 +33,8 @@ public:
     explicit Paper(ReportPage& page) : PlainLabel(&page), m_page(page) {}
     [[nodiscard]] QString spokenName() const override { return ReportPage::tr("The sheet as it will print"); }
     [[nodiscard]] QString spokenText() const override {
-        const auto sheet = m_page.sheet();
-        return sheet ? qs(report::pageText(*sheet)) : text();
+        const QString shown = m_page.shownText();
+        return shown.isEmpty() ? text() : shown;
     }
 
 private:
@@ -50,6 +52,28 @@ report::Letterhead letterheadOf(const SettingsStore& settings) {
         logo.save(&bytes, "PNG");
         out.png = bytes.data().toStdString();
     }
+    return out;
+}
+
+/// The pages one below the other, each so wide.
+QPixmap pictureOf(const std::vector<report::Page>& pages, double ratio, double width) {
+    constexpr double kBetween = 16.0;
+    double height = -kBetween;
+    for (const report::Page& page : pages)
+        height += width * page.height / page.width + kBetween;
+    QPixmap out(QSizeF(ratio * width, ratio * height).toSize());
+    out.fill(Qt::transparent);
+    QPainter painter(&out);
+    double top = 0.0;
+    for (const report::Page& page : pages) {
+        const report::Picture picture = report::renderPicture(page, ratio * width / page.width);
+        const QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4,
+                           QImage::Format_ARGB32_Premultiplied);
+        painter.drawImage(QPointF(0.0, std::round(top)), image);
+        top += ratio * (width * page.height / page.width + kBetween);
+    }
+    painter.end();
+    out.setDevicePixelRatio(ratio);
     return out;
 }
 
@@ -73,33 +97,52 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
     m_scroll->setFrameShape(QFrame::NoFrame);
     row->addWidget(m_scroll, 1);
 
+    row->addWidget(makeSide(actions));
+    connect(&m_document, &DayDocument::analysisReady, this, &ReportPage::refresh);
+    connect(&m_selection, &Selection::pairChanged, this, &ReportPage::refresh);
+    connect(&m_selection, &Selection::viewChanged, this, [this] {
+        if (isVisible())
+            want(true);
+        refresh();
+    });
+}
+
+QWidget* ReportPage::makeSide(ActionRegistry& actions) {
     auto* side = new QWidget(this);
     side->setFixedWidth(px(240));
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* title = new PlainLabel(tr("On the sheet"), side);
-    title->setProperty("title", true);
-    column->addWidget(title);
-    const std::pair<QString, bool report::SheetSections::*> sections[] = {
-        {tr("What changed, like for like"), &report::SheetSections::changed},
-        {tr("Curves"), &report::SheetSections::curves},
-        {tr("Difference with its band"), &report::SheetSections::difference},
-        {tr("Averages, peaks, crossovers"), &report::SheetSections::bands},
-        {tr("What was left out"), &report::SheetSections::leftOut},
-        {tr("How it was worked out"), &report::SheetSections::method}};
     int number = 0;
-    for (const auto& [text, member] : sections) {
+    const auto addTitle = [&](const QString& text) {
+        auto* title = new PlainLabel(text, side);
+        title->setProperty("title", true);
+        column->addWidget(title);
+    };
+    const auto addSection = [&](const QString& text, bool report::SheetSections::*member) {
         auto* box = new QCheckBox(text, side);
         box->setObjectName(u"section%1"_s.arg(number++));
         box->setChecked(true);
-        connect(box, &QCheckBox::toggled, this, [this, member = member](bool on) {
+        connect(box, &QCheckBox::toggled, this, [this, member](bool on) {
             m_sections.*member = on;
+            want(isVisible());
             refresh();
         });
         column->addWidget(box);
-    }
+    };
+    addTitle(tr("On the sheet"));
+    addSection(tr("What changed, like for like"), &report::SheetSections::changed);
+    addSection(tr("Curves"), &report::SheetSections::curves);
+    addSection(tr("Difference with its band"), &report::SheetSections::difference);
+    addSection(tr("Averages, peaks, crossovers"), &report::SheetSections::bands);
+    addSection(tr("What was left out"), &report::SheetSections::leftOut);
+    addSection(tr("How it was worked out"), &report::SheetSections::method);
+    column->addSpacing(px(10));
+    addTitle(tr("Pages behind it"));
+    addSection(tr("The other curve of Compare"), &report::SheetSections::quantity);
+    addSection(tr("All builds: the field"), &report::SheetSections::field);
+    addSection(tr("What each part gives: credit"), &report::SheetSections::credit);
     column->addSpacing(px(16));
-    for (const char* id : {"report.print", "report.pdf", "report.csv", "day.export_zip"}) {
+    for (const char* id : {"report.print", "report.pdf", "report.html", "report.csv", "day.export_zip"}) {
         QAction* action = actions.get(id);
         auto* button = new QPushButton(action->text(), side);
         button->setObjectName(QLatin1StringView(id) + u"_button"_s);
@@ -111,21 +154,50 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
         column->addWidget(button);
     }
     column->addStretch(1);
-    row->addWidget(side);
-    connect(&m_document, &DayDocument::analysisReady, this, &ReportPage::refresh);
-    connect(&m_selection, &Selection::pairChanged, this, &ReportPage::refresh);
-    connect(&m_selection, &Selection::viewChanged, this, &ReportPage::refresh);
+    return side;
 }
 
-std::optional<report::Page> ReportPage::sheet() const {
+void ReportPage::want(bool shown) {
+    m_document.wantCredit(shown && m_sections.credit);
+    m_document.wantQuantity(shown && m_sections.quantity ? m_selection.curve() : std::string());
+}
+
+std::shared_ptr<const DayAnalysis> ReportPage::complete() const {
     const auto analysis = m_document.analysis();
     if (!analysis)
-        return std::nullopt;
-    const Comparison* c = analysis->find(m_selection.from(), m_selection.to());
-    const report::Page drawn =
-        c ? report::comparisonSheet(m_document.day(), *analysis, *c, currentVoice().in(m_selection.units()), m_sections)
-          : report::daySheet(m_document.day(), *analysis, currentVoice().in(m_selection.units()));
-    return report::laidOut(drawn, m_paperKind, m_head);
+        return nullptr;
+    AnalysisSettings wanted = analysis->settings;
+    wanted.credit = wanted.credit || m_sections.credit;
+    if (m_sections.quantity)
+        wanted.quantity = m_selection.curve();
+    return wanted == analysis->settings ? analysis : DayEngine().analyse(m_document.day(), wanted);
+}
+
+report::Document ReportPage::documentOf(const DayAnalysis& analysis, const report::FigureStyle& style) const {
+    std::vector<const Comparison*> pair;
+    if (const Comparison* c = analysis.find(m_selection.from(), m_selection.to()))
+        pair.push_back(c);
+    return report::documentOf(m_document.day(), analysis, pair, currentVoice().in(m_selection.units()), m_sections,
+                              style);
+}
+
+std::vector<report::Page> ReportPage::pagesOf(const DayAnalysis& analysis) const {
+    std::vector<report::Page> out;
+    for (const report::Page& drawn : report::pagesOf(documentOf(analysis, {})))
+        out.push_back(report::laidOut(drawn, m_paperKind, m_head));
+    return out;
+}
+
+std::vector<report::Page> ReportPage::sheets() const {
+    const auto analysis = complete();
+    return analysis ? pagesOf(*analysis) : std::vector<report::Page>{};
+}
+
+QString ReportPage::shownText() const {
+    QStringList out;
+    for (const report::Page& page : m_shown)
+        out << qs(report::pageText(page));
+    return out.join(u'\n');
 }
 
 void ReportPage::recall(const SettingsStore& settings) {
@@ -135,13 +207,19 @@ void ReportPage::recall(const SettingsStore& settings) {
 }
 
 void ReportPage::exportPdf(const std::filesystem::path& target) const {
-    if (const auto page = sheet())
-        report::writePdf({*page}, target, m_document.day().name);
+    if (const auto pages = sheets(); !pages.empty())
+        report::writePdf(pages, target, m_document.day().name);
+}
+
+void ReportPage::exportHtml(const std::filesystem::path& target) const {
+    if (const auto analysis = complete())
+        writeFileSafely(target, report::htmlOf(documentOf(*analysis, report::kScreenStyle), m_head,
+                                               currentVoice().manner().language));
 }
 
 /// The sheet as it is dragged into another program: a PDF.
 std::unique_ptr<QMimeData> ReportPage::carriedSheet() const {
-    if (!sheet())
+    if (!m_document.analysis())
         return nullptr;
     const QString file = carriedFile(qs(m_document.day().name) + u".pdf"_s);
     try {
@@ -157,19 +235,23 @@ std::unique_ptr<QMimeData> ReportPage::carriedSheet() const {
 }
 
 void ReportPage::print(QPrinter& printer) const {
-    const auto page = sheet();
+    const auto pages = sheets();
     QPainter painter;
-    if (!page || !painter.begin(&printer))
+    if (pages.empty() || !painter.begin(&printer))
         return;
     constexpr double kFinest_dpi = 600.0;
-    const QRectF paper = printer.pageLayout().paintRectPixels(printer.resolution());
-    const double scale = std::min(paper.width() / page->width, paper.height() / page->height); // dots a point
-    const double sharp = std::min(scale, kFinest_dpi / 72.0);
-    const report::Picture picture = report::renderPicture(*page, sharp);
-    const QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4,
-                       QImage::Format_ARGB32_Premultiplied);
-    const QSizeF size(scale * page->width, scale * page->height);
-    painter.drawImage(QRectF(QPointF(0.5 * (paper.width() - size.width()), 0.0), size), image);
+    for (size_t i = 0; i < pages.size(); ++i) {
+        if (i > 0)
+            printer.newPage();
+        const report::Page& page = pages[i];
+        const QRectF paper = printer.pageLayout().paintRectPixels(printer.resolution());
+        const double scale = std::min(paper.width() / page.width, paper.height() / page.height); // dots a point
+        const report::Picture picture = report::renderPicture(page, std::min(scale, kFinest_dpi / 72.0));
+        const QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4,
+                           QImage::Format_ARGB32_Premultiplied);
+        const QSizeF size(scale * page.width, scale * page.height);
+        painter.drawImage(QRectF(QPointF(0.5 * (paper.width() - size.width()), 0.0), size), image);
+    }
 }
 
 void ReportPage::exportCsv(const std::filesystem::path& target) const {
@@ -179,22 +261,17 @@ void ReportPage::exportCsv(const std::filesystem::path& target) const {
 
 void ReportPage::refresh() {
     if (!isVisible())
-        return; // the sheet is drawn when somebody looks
-    const auto page = sheet();
-    if (!page) {
+        return; // the sheets are drawn when somebody looks
+    const auto analysis = m_document.analysis();
+    m_shown = analysis ? pagesOf(*analysis) : std::vector<report::Page>{};
+    if (m_shown.empty()) {
         m_paper->setPixmap({});
         m_paper->setText(m_document.isOpen() ? tr("Working the day out \u2026")
                                              : tr("No day is open. Press Ctrl+O to open one."));
         return;
     }
-    const double ratio = devicePixelRatioF();
-    const double width = std::clamp(m_scroll->viewport()->width() - 24.0, 400.0, 860.0);
-    const report::Picture picture = report::renderPicture(*page, ratio * width / page->width);
-    QImage image(picture.pixels.data(), picture.width, picture.height, picture.width * 4,
-                 QImage::Format_ARGB32_Premultiplied);
-    QPixmap pixmap = QPixmap::fromImage(image.copy());
-    pixmap.setDevicePixelRatio(ratio);
-    m_paper->setPixmap(pixmap);
+    m_paper->setPixmap(
+        pictureOf(m_shown, devicePixelRatioF(), std::clamp(m_scroll->viewport()->width() - 24.0, 400.0, 860.0)));
 }
 
 void ReportPage::resizeEvent(QResizeEvent* event) {
@@ -204,7 +281,14 @@ void ReportPage::resizeEvent(QResizeEvent* event) {
 
 void ReportPage::showEvent(QShowEvent* event) {
     PageView::showEvent(event);
+    want(true);
     refresh();
+}
+
+/// Nobody looks: later edits do not work out what only the sheets show.
+void ReportPage::hideEvent(QHideEvent* event) {
+    PageView::hideEvent(event);
+    want(false);
 }
 
 } // namespace hillrun

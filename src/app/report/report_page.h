@@ -23,10 +23,14 @@ class ReportPage : public PageView {
 public:
     ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
                QWidget* parent = nullptr);
-    /// The page as it stands now; nothing when there is no analysis.
-    [[nodiscard]] std::optional<report::Page> sheet() const;
+    /// The pages as they stand now, what nobody looked at yet worked out at once; none when there is no analysis.
+    [[nodiscard]] std::vector<report::Page> sheets() const;
+    /// What the page shows, as its own words.
+    [[nodiscard]] QString shownText() const;
     /// Writes what is shown. Throws DataError.
     void exportPdf(const std::filesystem::path& target) const;
+    /// The same as one file for a browser. Throws DataError.
+    void exportHtml(const std::filesystem::path& target) const;
     /// Paper and letterhead.
     void recall(const SettingsStore& settings) override;
     /// On paper, as large as fits.
@@ -36,9 +40,15 @@ public:
 protected:
     void resizeEvent(QResizeEvent* event) override;
     void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
 
 private:
+    QWidget* makeSide(ActionRegistry& actions);
+    void want(bool shown); ///< tells the document what is to be worked out beside the pairs
     void refresh();
+    [[nodiscard]] std::shared_ptr<const DayAnalysis> complete() const;
+    [[nodiscard]] report::Document documentOf(const DayAnalysis& analysis, const report::FigureStyle& style) const;
+    [[nodiscard]] std::vector<report::Page> pagesOf(const DayAnalysis& analysis) const;
     [[nodiscard]] std::unique_ptr<QMimeData> carriedSheet() const;
 
     DayDocument& m_document;
@@ -47,6 +57,7 @@ private:
     report::SheetSections m_sections;
     report::Paper m_paperKind = report::Paper::A4;
     report::Letterhead m_head;
+    std::vector<report::Page> m_shown;
     QLabel* m_paper = nullptr;
     QScrollArea* m_scroll = nullptr;
 };

@@ -6,12 +6,14 @@
 #include "app/files/start_days.h"
 #include "app/frame/kept_links.h"
 #include "app/frame/preferences.h"
+#include "app/look/words.h"
 #include "app/shell/command_search.h"
 #include "app/shell/guide_window.h"
 #include "app/shell/help_dialogs.h"
 #include "app/shell/main_window.h"
 #include "app/shell/settings_dialog.h"
 #include "app/shell/tour.h"
+#include "core/plan/named_use.h"
 #include "formats/day_store.h"
 #include "words/current_voice.h"
 
@@ -29,6 +31,27 @@ void exportPackage(const Workplace& at) {
     at.files.exportTo(
         MainWindow::tr("Write a day package"), u".hillrun.zip"_s, MainWindow::tr("Day package (*.zip)"),
         [&](const fs::path& target) { saveDay(day, target, from.empty() ? std::nullopt : std::optional(from)); });
+}
+
+/// The speeds that the pulls share; before there are any, those that they will be made over.
+RpmRange speedsOf(const Workplace& at) {
+    if (const auto analysis = at.document.analysis(); analysis && analysis->common_rpm.high > analysis->common_rpm.low)
+        return analysis->common_rpm;
+    const PullProtocol& protocol = at.document.day().plan.protocol;
+    const double high = protocol.end_rpm.value_or(at.document.day().article.engine.redLine_rpm.value_or(8000.0));
+    return {std::min(protocol.start_rpm.value_or(0.25 * high), 0.9 * high), high};
+}
+
+void chooseUse(const Workplace& at) {
+    const auto use = at.dialogs.askUse(at.actions.window(), at.document.day(), speedsOf(at), at.look);
+    if (use && *use != at.document.day().plan.use)
+        at.document.edit(MainWindow::tr("Change the use"), [&](TestDay& day) { nameUse(day, *use); });
+}
+
+QString useButtonText(const Workplace& at) {
+    const auto use = usedSpeeds(at.document.day());
+    return use ? MainWindow::tr("Use: %1 rpm \u2026").arg(rangeText(use->range_rpm))
+               : MainWindow::tr("Use: whole range \u2026");
 }
 
 } // namespace
@@ -93,6 +116,13 @@ void MainWindow::declareDayActions(const Workplace& at) {
          .tip = tr("Peaks or points of a curve that exists on paper only"),
          .edits = true},
         [this] { m_files->typeCurve(); });
+    add({.id = "day.use",
+         .text = tr("What the builds are wanted for \u2026"),
+         .keys = {u"Ctrl+U"_s},
+         .tip = tr("The speeds that count: a range, one speed held, a gear, or weights"),
+         .edits = true,
+         .textNow = [at] { return useButtonText(at); }},
+        [at] { chooseUse(at); });
     add({.id = "day.save",
          .text = tr("Save"),
          .keys = {u"Ctrl+S"_s},

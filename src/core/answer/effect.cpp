@@ -124,15 +124,15 @@ std::optional<RpmRange> commonRange(const DayModel& model, BuildColumn from, Bui
     return out;
 }
 
-std::optional<BandResult> bandResult(const AnswerInput& input, BuildColumn from, BuildColumn to,
-                                     const RpmRange& range) {
+std::optional<BandResult> bandResult(const AnswerInput& input, BuildColumn from, BuildColumn to, const Use& use) {
     const FitInput& fit = input.model.input;
-    const auto power = differenceIn(input.model, from, to, meanPower(fit, range), input.drift);
-    const auto torque = differenceIn(input.model, from, to, meanTorque(fit, range), input.drift);
+    const auto power = differenceIn(input.model, from, to, meanPower(fit, use), input.drift);
+    const auto torque = differenceIn(input.model, from, to, meanTorque(fit, use), input.drift);
     if (!power || !torque)
         return std::nullopt;
     BandResult out;
-    out.range_rpm = range;
+    out.range_rpm = use.range_rpm;
+    out.weighted = !use.weights.empty();
     out.base_w = power->base;
     out.delta_w = power->delta;
     out.low_w = power->low;
@@ -153,14 +153,15 @@ std::vector<BandResult> bandsOf(const AnswerInput& input, BuildColumn from, Buil
     if (!common)
         return out;
     const double third = (common->high - common->low) / 3.0;
-    std::vector<RpmRange> ranges{*common};
+    std::vector<Use> ranges{{*common, {}}};
     for (int i = 0; i < 3; ++i)
-        ranges.push_back({common->low + i * third, common->low + (i + 1) * third});
+        ranges.push_back({{common->low + i * third, common->low + (i + 1) * third}, {}});
     const auto always = static_cast<int>(ranges.size());
-    for (const RpmRange& asked : input.bands)
-        ranges.push_back({std::max(asked.low, common->low), std::min(asked.high, common->high)});
+    for (const Use& asked : input.bands)
+        ranges.push_back({{std::max(asked.range_rpm.low, common->low), std::min(asked.range_rpm.high, common->high)},
+                          asked.weights});
     for (size_t i = 0; i < ranges.size(); ++i) {
-        if (ranges[i].high < ranges[i].low)
+        if (ranges[i].range_rpm.high < ranges[i].range_rpm.low)
             continue; // asked for where the builds share no data
         if (auto band = bandResult(input, from, to, ranges[i])) {
             band->asked = std::max(static_cast<int>(i) - always, -1);

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/answer/figure.h"
+#include "core/answer/use.h"
 
 #include <optional>
 #include <vector>
@@ -45,7 +45,8 @@ struct Edges {
 /// A difference averaged over a range of speed, with its 95 % interval.
 struct BandResult {
     RpmRange range_rpm;
-    double base_w = 0.0; ///< mean of the from-build
+    bool weighted = false; ///< some speeds count more than others
+    double base_w = 0.0;   ///< mean of the from-build
     double delta_w = 0.0;
     double deltaTorque_nm = 0.0; ///< from the pulls' mean torque, by the same model
     double lowTorque_nm = 0.0;
@@ -117,7 +118,7 @@ struct AnswerInput {
     const DayModel& model;
     std::vector<const Curve*> curves; ///< one a fitted pull
     DriftSettings drift;
-    std::vector<RpmRange> bands; ///< asked for
+    std::vector<Use> bands; ///< asked for
 };
 
 /// How an effect is judged. The critical values belong to the contrast's own band and to that of the family, or of all

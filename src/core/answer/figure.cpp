@@ -3,31 +3,12 @@
 #include "core/answer/figure.h"
 
 #include "core/units/nan.h"
-#include "core/units/units.h"
 
 #include <algorithm>
 #include <cmath>
 
 namespace hillrun {
 namespace {
-
-/// Mean over the range of what `valueOf` makes of a power at a speed.
-template <class ValueOf> Figure meanOver(const FitInput& input, const RpmRange& range, const ValueOf& valueOf) {
-    Figure out;
-    out.ofPull.resize(input.logPower.rows());
-    for (Eigen::Index i = 0; i < input.logPower.rows(); ++i) {
-        double sum = 0.0;
-        double count = 0.0;
-        for (size_t p = 0; p < input.rpm.size(); ++p) {
-            if (input.rpm[p] < range.low - 1e-6 || input.rpm[p] > range.high + 1e-6)
-                continue;
-            sum += valueOf(std::exp(input.logPower(i, static_cast<Eigen::Index>(p))), input.rpm[p]);
-            count += 1.0;
-        }
-        out.ofPull(i) = count > 0.0 ? sum / count : kNaN;
-    }
-    return out;
-}
 
 const Peak& peakIn(const Curve& curve, PeakOf what) {
     return what == PeakOf::Power ? curve.peakPower_w : curve.peakTorque_nm;
@@ -55,14 +36,6 @@ std::optional<NumberEstimate> estimate(const DayModel& model, const Eigen::Vecto
 }
 
 } // namespace
-
-Figure meanPower(const FitInput& input, const RpmRange& range_rpm) {
-    return meanOver(input, range_rpm, [](double power_w, double) { return power_w; });
-}
-
-Figure meanTorque(const FitInput& input, const RpmRange& range_rpm) {
-    return meanOver(input, range_rpm, [](double power_w, double rpm) { return power_w / angularSpeed(rpm); });
-}
 
 Figure peakHeight(std::span<const Curve* const> curves, PeakOf what) { return ofPeaks(curves, what, true); }
 

@@ -19,11 +19,6 @@ struct Figure {
     bool isSize = true; ///< compared as a ratio and scaled by drift; false: a place (a speed), compared as it is
 };
 
-/// Mean power over a range of speed, W; none for a pull that does not cover it.
-Figure meanPower(const FitInput& input, const RpmRange& range_rpm);
-/// Mean torque, N.m.
-Figure meanTorque(const FitInput& input, const RpmRange& range_rpm);
-
 enum class PeakOf { Power, Torque };
 /// The peak's height, W or N.m. `curves` has one entry a fitted pull.
 Figure peakHeight(std::span<const Curve* const> curves, PeakOf what);

@@ -2,11 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/use.h"
 
-#include "core/errors/data_error.h"
+#include "core/units/nan.h"
+#include "core/units/units.h"
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 namespace hillrun {
 namespace {
@@ -27,26 +27,8 @@ double weightAt(const Use& use, double rpm) {
     return before.weight + share * (next->weight - before.weight);
 }
 
-} // namespace
-
-Use useOf(std::vector<RpmWeight> weights) {
-    const auto counts = [](const RpmWeight& one) { return one.weight > 0.0; };
-    for (size_t i = 0; i < weights.size(); ++i)
-        if (!(weights[i].weight >= 0.0) || !std::isfinite(weights[i].weight) || !(weights[i].rpm >= 0.0) ||
-            (i > 0 && !(weights[i].rpm > weights[i - 1].rpm)))
-            throw DataError(Problem::BadValue, {std::to_string(weights[i].rpm), Statement{"not_allowed.use_weights"}});
-    auto first = std::find_if(weights.begin(), weights.end(), counts);
-    if (first == weights.end())
-        throw DataError(Problem::BadValue, {std::string("0"), Statement{"not_allowed.use_weights"}});
-    auto end = std::find_if(weights.rbegin(), weights.rend(), counts).base();
-    if (first != weights.begin())
-        --first; // the line rises from nothing there
-    if (end != weights.end())
-        ++end;
-    return {{first->rpm, (end - 1)->rpm}, {first, end}};
-}
-
-Figure meanPower(const FitInput& input, const Use& use) {
+/// Mean over the use of what `valueOf` makes of a power at a speed.
+template <class ValueOf> Figure meanOver(const FitInput& input, const Use& use, const ValueOf& valueOf) {
     Figure out;
     out.ofPull.resize(input.logPower.rows());
     for (Eigen::Index i = 0; i < input.logPower.rows(); ++i) {
@@ -54,12 +36,23 @@ Figure meanPower(const FitInput& input, const Use& use) {
         double weights = 0.0;
         for (size_t p = 0; p < input.rpm.size(); ++p)
             if (const double weight = weightAt(use, input.rpm[p]); weight > 0.0) {
-                sum += weight * std::exp(input.logPower(i, static_cast<Eigen::Index>(p))); // NaN where there is no data
+                const double power_w = std::exp(input.logPower(i, static_cast<Eigen::Index>(p))); // NaN without data
+                sum += weight * valueOf(power_w, input.rpm[p]);
                 weights += weight;
             }
-        out.ofPull(i) = weights > 0.0 ? sum / weights : std::numeric_limits<double>::quiet_NaN();
+        out.ofPull(i) = weights > 0.0 ? sum / weights : kNaN;
     }
     return out;
+}
+
+} // namespace
+
+Figure meanPower(const FitInput& input, const Use& use) {
+    return meanOver(input, use, [](double power_w, double) { return power_w; });
+}
+
+Figure meanTorque(const FitInput& input, const Use& use) {
+    return meanOver(input, use, [](double power_w, double rpm) { return power_w / angularSpeed(rpm); });
 }
 
 } // namespace hillrun

@@ -3,6 +3,7 @@
 #include "core/compare/analyse.h"
 
 #include "core/compare/day_stages.h"
+#include "core/plan/named_use.h"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -32,11 +33,11 @@ std::vector<DayDoubt> DayAnalysis::doubtsAbout(const std::string& pull) const {
 }
 
 AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
-    if (!given.use_rpm)
-        given.use_rpm = day.plan.use_rpm;
+    if (!given.use)
+        given.use = usedSpeeds(day);
     std::vector<RpmRange> bands;
-    if (given.use_rpm)
-        bands.push_back(*given.use_rpm);
+    if (given.use)
+        bands.push_back(given.use->range_rpm);
     for (const std::vector<RpmRange>* list : {&day.bands, &std::as_const(given).bands})
         for (const RpmRange& band : *list)
             if (std::find(bands.begin(), bands.end(), band) == bands.end())

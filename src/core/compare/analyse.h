@@ -28,10 +28,9 @@ struct AnalysisSettings {
     std::vector<BuildPair> pairs;    ///< named beforehand; empty: all usual ones
     std::optional<double> matters_w; ///< smallest difference that matters
     std::optional<double> matters_pct;
-    std::optional<RpmRange> use_rpm;   ///< the speeds that count: the mean over them speaks when no stretch does
-    std::vector<RpmWeight> useWeights; ///< how much each counts, for the field; empty: all alike
-    std::string quantity;              ///< another curve that is wanted beside power and torque: "boost"; empty: none
-    bool credit = false;               ///< what each part gives is wanted too
+    std::optional<Use> use; ///< the speeds that count: the mean over them speaks when no stretch does
+    std::string quantity;   ///< another curve that is wanted beside power and torque: "boost"; empty: none
+    bool credit = false;    ///< what each part gives is wanted too
     bool operator==(const AnalysisSettings&) const = default;
 };
 

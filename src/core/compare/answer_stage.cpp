@@ -5,6 +5,7 @@
 #include "core/compare/day_stages.h"
 #include "core/compare/given_pairs.h"
 #include "core/compare/quantity.h"
+#include "core/plan/named_use.h"
 
 #include "core/units/nan.h"
 
@@ -66,6 +67,8 @@ void fillSpread(DayAnalysis& out) {
 }
 
 void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
+    if (const Statement whyNot = usedSpeeds(day.plan.use, day.article).whyNot; !whyNot.empty())
+        out.notes.push_back(whyNot);
     if (!clock.clockKnown)
         out.notes.push_back({"note.no_time"});
     if (out.model->windowShrunk)
@@ -161,9 +164,17 @@ void addQuantity(DayAnalysis& out, const TestDay& day, DrawCache& cache) {
         out.whyNoQuantity = {"why.no_quantity", {out.settings.quantity, namesOf(known)}};
 }
 
+/// The bands asked for; that of the use with its weights.
+std::vector<Use> bandsAsked(const AnalysisSettings& settings) {
+    std::vector<Use> out;
+    for (const RpmRange& band : settings.bands)
+        out.push_back(settings.use && settings.use->range_rpm == band ? *settings.use : Use{band, {}});
+    return out;
+}
+
 void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawCache& cache) {
     PairInput input{day,         out.settings,  out.pulls,
-                    plan.fitted, plan.buildIds, {*out.model, {}, out.settings.drift, out.settings.bands}};
+                    plan.fitted, plan.buildIds, {*out.model, {}, out.settings.drift, bandsAsked(out.settings)}};
     for (const size_t number : plan.fitted)
         input.answer.curves.push_back(out.pulls[number].curve.get());
     for (const std::string& id : plan.buildIds)
@@ -184,11 +195,7 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
 
 } // namespace
 
-Use useOfDay(const DayAnalysis& analysis) {
-    if (!analysis.settings.useWeights.empty())
-        return useOf(analysis.settings.useWeights);
-    return {analysis.settings.use_rpm.value_or(analysis.common_rpm), {}};
-}
+Use useOfDay(const DayAnalysis& analysis) { return analysis.settings.use.value_or(Use{analysis.common_rpm, {}}); }
 
 void checkSettings(const TestDay& day, const AnalysisSettings& settings) {
     for (const auto& [from, to] : settings.pairs) {

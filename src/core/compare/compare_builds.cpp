@@ -71,7 +71,7 @@ Comparison compareBuilds(const PairInput& input, const BuildPair& pair, Effect e
     c.measuredAtFrom = placesOf(input, c.from);
     c.measuredAtTo = placesOf(input, c.to);
     c.shortPull = shortPullOf(input, pair);
-    c.use_rpm = input.settings.use_rpm;
+    c.use = input.settings.use;
     c.matters_w = input.settings.matters_w;
     if (!c.matters_w && input.settings.matters_pct && !c.bands.empty())
         c.matters_w = *input.settings.matters_pct / 100.0 * c.bands.front().base_w;

@@ -78,7 +78,7 @@ struct Comparison : Effect {
     std::set<MeasuredAt> measuredAtFrom; ///< where the pulls of each build were measured
     std::set<MeasuredAt> measuredAtTo;
     std::optional<ShortPull> shortPull; ///< it alone holds the comparison to a shorter range
-    std::optional<RpmRange> use_rpm;    ///< the speeds that count, when the day names them
+    std::optional<Use> use;             ///< the speeds that count, when the day names them
     std::optional<double> matters_w;    ///< smallest difference that matters, when given
     VerdictKind verdict = VerdictKind::CannotTell;
     std::optional<ToSettle> toSettle; ///< while nothing can be told

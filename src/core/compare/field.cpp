@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/field.h"
 
+#include "core/plan/named_use.h"
 #include "core/units/log_percent.h"
 #include "core/units/nan.h"
 
@@ -113,7 +114,7 @@ std::optional<Field> fieldOf(const DayModel& model, const std::vector<std::strin
 }
 
 std::vector<Statement> fieldSummary(const Field& field) {
-    const RpmRange& range = field.use.range_rpm;
+    const Argument range = countedSpeeds(field.use.range_rpm, !field.use.weights.empty());
     if (!field.mayClaim())
         return {{"field.drift_open", {range}}};
     const std::string named = field.named();

@@ -158,7 +158,7 @@ Comparison plainPair(const DayAnalysis& out, const TestDay& day, const BuildResu
     c.measuredAtTo = placesOf(out, day, c.to);
     c.verdict = judge(c);
     c.changed = changesBetween(*findBuild(day, c.from), *findBuild(day, c.to));
-    c.use_rpm = out.settings.use_rpm;
+    c.use = out.settings.use;
     for (const BuildResult* one : {&from, &to})
         if (!one->given.empty())
             c.given.push_back({one->id, one->given});

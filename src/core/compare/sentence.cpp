@@ -3,6 +3,7 @@
 #include "core/compare/sentence.h"
 
 #include "core/channels/channels.h"
+#include "core/plan/named_use.h"
 #include "core/statement/rounding.h"
 
 #include <algorithm>
@@ -118,9 +119,10 @@ std::vector<Statement> provenStatements(const Comparison& c, const Manner& manne
 
 /// The mean that speaks when no stretch does: over the use, when the day names one, else over the whole range.
 const BandResult& speakingBand(const Comparison& c) {
-    if (c.use_rpm)
+    if (c.use)
         for (const BandResult& band : c.bands)
-            if (band.asked >= 0 && band.range_rpm.low >= c.use_rpm->low && band.range_rpm.high <= c.use_rpm->high)
+            if (band.asked >= 0 && band.range_rpm.low >= c.use->range_rpm.low &&
+                band.range_rpm.high <= c.use->range_rpm.high)
                 return band;
     return c.bands.front();
 }
@@ -150,7 +152,9 @@ Argument averageOf(const Comparison& c, const BandResult& band, Quantity quantit
 /// "B against A is +1.6 ± 0.5 kW at the crank on average over 4 500-7 500 rpm", under an id that says more.
 Statement onAverage(const char* id, const Comparison& c, Quantity quantity) {
     const BandResult& band = speakingBand(c);
-    return {id, {c.to, c.from, averageOf(c, band, quantity, true), placePhrase(c.place), band.range_rpm}};
+    return {id,
+            {c.to, c.from, averageOf(c, band, quantity, true), placePhrase(c.place),
+             countedSpeeds(band.range_rpm, band.weighted)}};
 }
 
 /// The proven stretches that are too narrow or too uncertain for a headline.
@@ -186,7 +190,8 @@ Statement averageStatement(const Comparison& c, Quantity quantity) {
         return out;
     }
     return {claim == Claim::Gain ? "answer.gives_in_short_places" : "answer.costs_in_short_places",
-            {c.to, averageOf(c, band, quantity, false), placePhrase(c.place), band.range_rpm, lesserPlaces(c)}};
+            {c.to, averageOf(c, band, quantity, false), placePhrase(c.place),
+             countedSpeeds(band.range_rpm, band.weighted), lesserPlaces(c)}};
 }
 
 /// How a reader says that a channel lay elsewhere: "leaner by 0.06", "with 3 deg more timing".

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/units/rpm_range.h"
+#include "core/day/wanted_use.h"
 
 #include <optional>
 #include <string>
@@ -33,7 +33,8 @@ struct Plan {
     std::optional<double> change_min;                       ///< to fit the next build
     std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand, from and to; empty: the usual ones
     std::optional<double> driftBound_pct;                   ///< declared: drift over the session is at most this
-    std::optional<RpmRange> use_rpm;                        ///< the speeds that count where the engine works
+    WantedUse use;                                          ///< what the builds are wanted for
+    std::string unknownUseKeys;                             ///< of the use, not of the plan
     bool useAfterLooking = false;                           ///< it was chosen when pulls were there already
     PullProtocol protocol;
     std::string unknownKeys;

@@ -1,0 +1,50 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/frame/weight_bars.h"
+#include "core/day/test_day.h"
+
+#include <array>
+#include <QComboBox>
+#include <QDialog>
+#include <QLabel>
+#include <QPushButton>
+#include <QRadioButton>
+
+namespace hillrun {
+
+class NumberField;
+
+/// Asks what the builds are wanted for: it weights every average, the field and the credit.
+class UseDialog : public QDialog {
+    Q_OBJECT
+public:
+    /// `range_rpm`: the speeds that the day's pulls share, or will.
+    UseDialog(const TestDay& day, const RpmRange& range_rpm, Look& look, QWidget* parent);
+    [[nodiscard]] WantedUse use() const;
+    void accept() override; ///< not while what is typed cannot be meant
+
+private:
+    void addRange(QVBoxLayout& column);
+    void addHeld(QVBoxLayout& column);
+    void addGears(QVBoxLayout& column);
+    void addWeights(QVBoxLayout& column, Look& look);
+    QRadioButton* addChoice(QVBoxLayout& column, const char* name, const QString& text,
+                            std::initializer_list<QWidget*> beside);
+    void showDay();
+    void refresh();
+    [[nodiscard]] bool canBeMeant() const;
+
+    const TestDay& m_day;
+    RpmRange m_range;
+    std::array<QRadioButton*, 5> m_choices{}; ///< in the order of the alternatives of `WantedUse`
+    size_t m_made = 0;
+    NumberField *m_low = nullptr, *m_high = nullptr, *m_held = nullptr, *m_half = nullptr;
+    QComboBox* m_gear = nullptr;
+    QLabel* m_gearRange = nullptr;
+    WeightBars* m_bars = nullptr;
+    QPushButton* m_ok = nullptr;
+};
+
+} // namespace hillrun

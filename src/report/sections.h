@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/quantity.h"
+#include "report/telling.h"
+
+namespace hillrun::report {
+
+/// What stands on the sheets.
+struct SheetSections {
+    bool changed = true;
+    bool curves = true;
+    bool difference = true;
+    bool bands = true;
+    bool leftOut = true;
+    bool method = true;
+    bool field = true;    ///< a page for all builds at once, of a day with three and more
+    bool credit = true;   ///< a page for what each part gives, when it was worked out
+    bool quantity = true; ///< a page for another curve of the pair, when one was wanted
+    bool operator==(const SheetSections&) const = default;
+};
+
+/// One comparison: the sentence, the curves, the difference with its band, the numbers, what was left out and how it
+/// was worked out.
+Section pairSection(const Telling& t, const Comparison& comparison, const SheetSections& sections);
+
+/// A day that allows no comparison: the curves, and why.
+Section daySection(const Telling& t);
+
+/// All builds at once: which is best, which leads where, what each choice gives away. The day has a field.
+Section fieldSection(const Telling& t);
+
+/// What each part gives, or the best of a swept setting. The day's credit was worked out.
+Section creditSection(const Telling& t);
+
+/// Another curve of two builds.
+Section quantitySection(const Telling& t, const QuantityAnswer& answer, const QuantityPair& pair);
+
+} // namespace hillrun::report

@@ -219,6 +219,13 @@ struct ExportOptions {
     AnswerOptions answer;
 };
 
+std::vector<report::Page> sheetsOf(const TestDay& day, const DayAnalysis& analysis, const Voice& voice) {
+    std::vector<report::Page> out;
+    for (const report::Page& drawn : report::pagesOf(report::wholeDocument(day, analysis, voice)))
+        out.push_back(report::laidOut(drawn, report::Paper::A4, {}));
+    return out;
+}
+
 void writeAnswers(const ExportOptions& o, const std::string& ending, const TestDay& day, const DayAnalysis& analysis) {
     Manner manner = currentVoice().manner();
     manner.plainBlanks = false; // lines are broken where they may be
@@ -231,9 +238,9 @@ void writeAnswers(const ExportOptions& o, const std::string& ending, const TestD
         writeFileSafely(o.target, report::htmlOf(report::wholeDocument(day, analysis, voice, report::kScreenStyle), {},
                                                  voice.manner().language));
     else if (ending == ".svg")
-        report::writeSvg(report::pagesOf(report::wholeDocument(day, analysis, voice)).front(), o.target);
+        report::writeSvg(sheetsOf(day, analysis, voice).front(), o.target);
     else
-        report::writePdf(report::pagesOf(report::wholeDocument(day, analysis, voice)), o.target, day.name);
+        report::writePdf(sheetsOf(day, analysis, voice), o.target, day.name);
 }
 
 void runExport(const ExportOptions& o) {

@@ -9,7 +9,6 @@ namespace {
 
 constexpr double kLeft = 42.0;
 constexpr double kRight = 553.0;
-constexpr double kFooter = 822.0;
 
 Colour colourOf(Tone tone) { return tone == Tone::Plain ? kInk : tone == Tone::Quiet ? kQuietInk : kWarning; }
 
@@ -19,9 +18,9 @@ public:
     explicit Writer(const Document& document) {
         page.add(Area{{{kLeft, 40}, {kLeft + 5, 40}, {kLeft + 5, 78}, {kLeft, 78}}, 0x0E6A6A, 1.0, false});
         page.add(Text{{kLeft + 14, 52}, shortened(document.name, 430.0, 14, true), 14, kInk, true});
-        page.add(Text{{kLeft + 14, 65}, document.about, 8.5, kQuietInk});
+        page.add(Text{{kLeft + 14, 65}, shortened(document.about, 420.0, 8.5), 8.5, kQuietInk});
         page.add(Text{{kRight, 52}, "Hill Run", 9, kQuietInk, true, false, Align::Right});
-        page.add(Text{{kLeft + 14, 77}, document.basis, 8.5, kQuietInk});
+        page.add(Text{{kLeft + 14, 77}, shortened(document.basis, kRight - kLeft - 14, 8.5), 8.5, kQuietInk});
         rule(86);
         m_y = 106;
     }
@@ -79,8 +78,8 @@ public:
 
     void operator()(const Gap& gap) { m_y += gap.height; }
 
-    void footer(const std::string& number) {
-        page.add(Text{{kRight, std::max(kFooter, m_y + 8.0)}, number, 7.5, kQuietInk, false, false, Align::Right});
+    void number(const std::string& words) {
+        page.add(Text{{kRight, 65}, words, 8.5, kQuietInk, false, false, Align::Right});
     }
 
 private:
@@ -116,7 +115,7 @@ std::vector<Page> pagesOf(const Document& document) {
         for (const Block& block : document.sections[i].blocks)
             std::visit(writer, block);
         if (i < document.numbered.size())
-            writer.footer(document.numbered[i]);
+            writer.number(document.numbered[i]);
         out.push_back(std::move(writer.page));
     }
     return out;

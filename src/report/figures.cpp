@@ -65,9 +65,14 @@ std::vector<NamedCurve> curvesOf(const Telling& t, const std::vector<std::string
     return out;
 }
 
+struct AxisManner {
+    bool isPower = true; ///< never below nothing
+    bool labels = false; ///< the speeds are written below
+};
+
 /// Draws curves of builds from `top` down; nothing where they hold no value.
 bool drawCurves(const Telling& t, Canvas& canvas, double top, double height, const std::string& title,
-                const std::vector<double>& rpm, const std::vector<NamedCurve>& curves, bool fromZero) {
+                const std::vector<double>& rpm, const std::vector<NamedCurve>& curves, AxisManner axis) {
     std::vector<std::vector<double>> all;
     for (const NamedCurve& curve : curves)
         all.push_back(curve.values);
@@ -75,14 +80,14 @@ bool drawCurves(const Telling& t, Canvas& canvas, double top, double height, con
     if (!reach || !(reach->high > reach->low))
         return false;
     const double span = reach->high - reach->low;
-    const double low = fromZero ? std::max(0.0, reach->low - 0.08 * span) : reach->low - 0.08 * span;
+    const double low = axis.isPower ? std::max(0.0, reach->low - 0.08 * span) : reach->low - 0.08 * span;
     const double high = reach->high + 0.06 * span;
     Plot plot(canvas.page, {canvas.left, top}, canvas.width(), height, {rpm.front(), rpm.back()}, low, high,
               t.style.text);
     if (const auto& use = t.analysis.settings.use) // the ground on which the builds are wanted
         plot.band({std::max(use->range_rpm.low, rpm.front()), std::min(use->range_rpm.high, rpm.back())}, {low, low},
                   {high, high}, kUseGround, kUseOpacity);
-    plot.axes(title, false);
+    plot.axes(title, axis.labels);
     for (const NamedCurve& curve : curves) {
         plot.curve(rpm, curve.values, buildColour(curve.number), 1.5, buildDash(curve.number));
         plot.endLabel(rpm, curve.values, t.day.builds[curve.number].id, buildColour(curve.number));
@@ -182,11 +187,12 @@ std::vector<double> Telling::powers(const std::vector<double>& values_w) const {
     return out;
 }
 
-std::optional<Figure> curvesFigure(const Telling& t, const std::vector<std::string>& builds) {
+std::optional<Figure> curvesFigure(const Telling& t, const std::vector<std::string>& builds, bool last) {
     const double top = t.style.text + kTitleRoom;
-    Canvas canvas = canvasOf(t.style, top + kCurvesHeight + 3.0, t.style.right);
+    const double below = last ? 2.0 * t.style.text + 16.0 : 3.0;
+    Canvas canvas = canvasOf(t.style, top + kCurvesHeight + below, t.style.right);
     const std::vector<NamedCurve> curves = curvesOf(t, builds);
-    if (!drawCurves(t, canvas, top, kCurvesHeight, powerAxis(t), t.analysis.rpm, curves, true))
+    if (!drawCurves(t, canvas, top, kCurvesHeight, powerAxis(t), t.analysis.rpm, curves, {true, last}))
         return std::nullopt;
     return Figure{powerAxis(t), canvas.page, readingsOf(t, canvas, t.analysis.rpm, curves, t.powerUnit())};
 }
@@ -249,7 +255,7 @@ Figure fieldFigure(const Telling& t, const std::vector<LadderRow>& rows) {
     for (const BuildResult& build : t.analysis.builds)
         ids.push_back(build.id);
     const std::vector<NamedCurve> curves = curvesOf(t, ids);
-    drawCurves(t, canvas, top, kCurvesHeight, powerAxis(t), rpm, curves, true);
+    drawCurves(t, canvas, top, kCurvesHeight, powerAxis(t), rpm, curves, {true, false});
     for (const double tick : ticks(axis.low, axis.high, canvas.width() > 300.0 ? 8 : 5))
         canvas.page.add(Text{{placeOn(canvas, axis, tick), top + kCurvesHeight + t.style.text + 2.0},
                              rpmText(tick),
@@ -447,7 +453,7 @@ Figure quantityFigure(const Telling& t, const QuantityAnswer& answer, const Quan
     for (const auto& [id, values] : answer.builds)
         if (id == pair.from || id == pair.to)
             curves.push_back({buildNumber(t.day, id), values});
-    drawCurves(t, canvas, top, kCurvesHeight, title, answer.rpm, curves, false);
+    drawCurves(t, canvas, top, kCurvesHeight, title, answer.rpm, curves, {false, false});
     drawRibbon(t, canvas, ribbon, {answer.rpm.front(), answer.rpm.back()}, gridOf(answer.rpm), pair.regions);
     const std::string difference = t.said(unit.empty() ? "sheet.quantity_difference_bare" : "sheet.quantity_difference",
                                           {pair.to, pair.from, unit});

@@ -9,7 +9,8 @@
 namespace hillrun::report {
 
 /// Curves of builds with their letters at the ends. Nothing when none has a value.
-std::optional<Figure> curvesFigure(const Telling& t, const std::vector<std::string>& builds);
+/// `last`: nothing stands below it on the same axis, so that it says its speeds itself.
+std::optional<Figure> curvesFigure(const Telling& t, const std::vector<std::string>& builds, bool last = false);
 
 /// The gain ribbon and below it the difference with its band.
 Figure differenceFigure(const Telling& t, const Comparison& c);

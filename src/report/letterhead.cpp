@@ -102,13 +102,14 @@ double addHead(Page& page, const Letterhead& head) {
 } // namespace
 
 Page laidOut(const Page& sheet, Paper paper, const Letterhead& head) {
-    if (paper == Paper::A4 && head.empty())
+    constexpr double kWhite = 15.0; // that printers leave at the edge
+    const Box box = boxOf(sheet);
+    if (paper == Paper::A4 && head.empty() && box.bottom <= sheet.height - kWhite)
         return sheet; // it is drawn for that
     Page out = emptyPage(paper);
     if (sheet.marks.empty())
         return out;
     const double top = addHead(out, head);
-    const Box box = boxOf(sheet);
     const double scale = std::min({1.0, (out.width - 2.0 * kMargin) / (box.right - box.left),
                                    (out.height - kMargin - top) / (box.bottom - box.top)});
     const Fit fit{scale, 0.5 * (out.width - scale * (box.left + box.right)), top - scale * box.top};

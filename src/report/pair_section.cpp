@@ -162,7 +162,7 @@ Section daySection(const Telling& t) {
     for (const BuildResult& build : t.analysis.builds)
         ids.push_back(build.id);
     if (!ids.empty())
-        if (auto curves = curvesFigure(t, ids))
+        if (auto curves = curvesFigure(t, ids, true))
             out.blocks.emplace_back(std::move(*curves));
     addLeftOut(out, t);
     addMethod(out, t);

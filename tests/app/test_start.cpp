@@ -375,7 +375,6 @@ TEST_CASE("the sheet carries the workshop's letterhead") {
     const int row = static_cast<int>(shown.width() * page.height / page.width / 18.0); // of the first page
     int red = 0;
     for (int x = 0; x < shown.width(); ++x)
-        red += shown.pixelColor(x, row).red() > 200 &&
-               shown.pixelColor(x, row).green() < 80;
+        red += shown.pixelColor(x, row).red() > 200 && shown.pixelColor(x, row).green() < 80;
     CHECK(red > 20);
 }

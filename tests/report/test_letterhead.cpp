@@ -56,3 +56,8 @@ TEST_CASE("Letter is 8.5 by 11 inches, and nothing leaves its margins") { // ANS
     CHECK(std::get<Image>(page.marks[1]).width > 0.0); // its bytes are looked at when it is drawn
     CHECK(laidOut(Page{}, Paper::Letter, {}).marks.empty());
 }
+
+TEST_CASE("a sheet that is longer than its paper is made smaller, also without a letterhead") {
+    const Page page = laidOut(someSheet(1000), Paper::A4, {});
+    CHECK(farEnd(page).y == Approx(841.89 - 36.0));
+}

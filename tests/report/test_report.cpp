@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/answer/credit_views.h"
 #include "core/compare/judge.h"
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
 #include "formats/file_io.h"
+#include "report/html.h"
 #include "report/plot.h"
 #include "report/render.h"
 #include "report/sheet.h"
@@ -165,4 +167,109 @@ TEST_CASE("the sheet says where power was measured and what the air factor does,
     CHECK(all.find("from the coast-downs of") != std::string::npos);
     CHECK(all.find("tyre slip above 5200 rpm") != std::string::npos);
     CHECK(headRows.size() == 4); // title, program, what, what it rests on: none on another's line but the first two
+}
+
+namespace {
+
+/// A demo day with everything that can stand on its sheets.
+struct WholeDay {
+    explicit WholeDay(const std::filesystem::path& folder, const std::string& quantity = {}) : day(readDay(folder)) {
+        AnalysisSettings settings;
+        settings.credit = true;
+        settings.quantity = quantity;
+        analysis = analyse(day, settingsFor(day, settings), cache);
+    }
+    [[nodiscard]] report::Document document(const report::SheetSections& sections = {}) const {
+        return report::documentOf(day, analysis, {&analysis.comparisons.front()}, {}, sections);
+    }
+    TestDay day;
+    DrawCache cache;
+    DayAnalysis analysis;
+};
+
+std::string wordsOf(const report::Page& page) { return report::pageText(page, 0.0); }
+
+} // namespace
+
+TEST_CASE("behind the pair stand the other curve, the field and the credit, each on a page with its number") {
+    const WholeDay lattice(test::latticeDay());
+    const auto pages = report::pagesOf(lattice.document());
+    REQUIRE(pages.size() == 3);
+    CHECK(wordsOf(pages[0]).find("page 1 of 3") != std::string::npos);
+    CHECK(wordsOf(pages[2]).find("page 3 of 3") != std::string::npos);
+    const std::string credit = wordsOf(pages[2]);
+    for (const char* part : {"pipe", "ignition map", "together", "fair share", "EUR/kW", "A to B: pipe"})
+        CHECK(credit.find(part) != std::string::npos);
+    report::SheetSections none;
+    none.field = none.credit = false;
+    const auto alone = report::pagesOf(lattice.document(none));
+    REQUIRE(alone.size() == 1);
+    CHECK(wordsOf(alone[0]).find("page 1") == std::string::npos);
+    const WholeDay boosted(test::boostDay(), "boost");
+    const auto four = report::pagesOf(boosted.document());
+    REQUIRE(four.size() == 4);
+    CHECK(wordsOf(four[1]).find("Boost, kPa") != std::string::npos);
+    CHECK(wordsOf(four[2]).find("choosing it gives away") != std::string::npos);
+    CHECK(wordsOf(four[3]).find("one more step gives") != std::string::npos);
+}
+
+TEST_CASE("no page of any demo day writes beside the paper") {
+    for (const auto& folder : {test::demoDay(), test::boostDay(), test::tractorDay(), test::rollerDay(),
+                               test::runnerDay(), test::latticeDay(), test::timingDay()}) {
+        const WholeDay whole(folder);
+        for (const report::Page& page : report::pagesOf(whole.document()))
+            for (const report::Mark& mark : page.marks)
+                if (const auto* text = std::get_if<report::Text>(&mark)) {
+                    INFO(folder << ": " << text->text << " at " << text->at.x << ", " << text->at.y);
+                    CHECK(text->at.x >= 0.0);
+                    CHECK(text->at.x <= page.width);
+                    CHECK(text->at.y > 0.0);
+                    CHECK(text->at.y < page.height - 15.0);
+                    if (text->align == report::Align::Left)
+                        CHECK(text->at.x + report::textWidth(text->text, text->size, text->bold, text->mono) <=
+                              page.width - 15.0);
+                }
+    }
+}
+
+TEST_CASE("stairs stand one on the other and end where all parts together end") {
+    const WholeDay lattice(test::latticeDay());
+    const auto stairs = stairsOf(*lattice.analysis.credit, CreditView::FairShare);
+    REQUIRE(stairs.size() == 3);
+    CHECK(stairs[0].from_w == lattice.analysis.credit->base_w);
+    CHECK(stairs[1].from_w == stairs[0].to_w);
+    CHECK(stairs[1].to_w == Approx(stairs[2].to_w));
+    CHECK_FALSE(stairs[2].part);
+    CHECK(stairsOf(*lattice.analysis.credit, CreditView::Alone).empty());
+}
+
+TEST_CASE("a page for a browser holds every answer, escapes names and fetches nothing") {
+    WholeDay lattice(test::latticeDay());
+    lattice.day.name = "<i>Pipe</i> & \"map\" @style@";
+    lattice.day.builds[1].name = "B <script>";
+    const std::string html =
+        report::htmlOf(report::wholeDocument(lattice.day, lattice.analysis, {}, report::kScreenStyle),
+                       {"Larkfell <shed>", {"1 Tarn Road"}, "PNG"}, Language::German);
+    CHECK(html.starts_with("<!doctype html>\n<html lang=\"de\">"));
+    CHECK(html.find("<title>&lt;i&gt;Pipe&lt;/i&gt; &amp; &quot;map&quot; @style@</title>") != std::string::npos);
+    CHECK(html.find("B <script>") == std::string::npos);
+    CHECK(html.find("Larkfell &lt;shed&gt;") != std::string::npos);
+    CHECK(html.find("data:image/png;base64,UE5H\"") != std::string::npos); // RFC 4648
+    for (const char* fetched : {"href=", "src=\"http", "@import", "url(http", "<link"})
+        CHECK(html.find(fetched) == std::string::npos);
+    size_t sections = 0;
+    for (size_t at = html.find("<section>"); at != std::string::npos; at = html.find("<section>", at + 1))
+        ++sections;
+    CHECK(sections == lattice.analysis.comparisons.size() + 2);
+    CHECK(html.find("Pipe and ignition map together") != std::string::npos);
+    CHECK(report::htmlOf(lattice.document(), {}, Language::English).find("workshop\">") == std::string::npos);
+}
+
+TEST_CASE("a text that is too wide is shortened between letters") {
+    CHECK(report::shortened("short", 100.0, 9.0) == "short");
+    const std::string wide = "\xC3\xA4\xC3\xB6\xC3\xBC\xC3\xA4\xC3\xB6\xC3\xBC";
+    const std::string cut = report::shortened(wide, 0.6 * report::textWidth(wide, 9.0), 9.0);
+    CHECK(cut.ends_with("\xE2\x80\xA6"));
+    CHECK(cut.size() % 2 == 1); // whole letters of two bytes and the three of the dots
+    CHECK(report::textWidth(cut, 9.0) <= 0.6 * report::textWidth(wide, 9.0));
 }

@@ -154,7 +154,8 @@ void WeightBars::paintEvent(QPaintEvent*) {
     small.setPixelSize(px(11));
     painter.setFont(small);
     const QFontMetricsF metrics(small);
-    double written = area.left() - px(20);
+    const double widest = m_rpm.empty() ? 0.0 : metrics.horizontalAdvance(numberText(m_rpm.back(), 0)) + px(6);
+    const int each = static_cast<int>(std::ceil(widest * std::max(spokenCount(), 1) / area.width())); // one in so many
     for (int i = 0; i < spokenCount(); ++i) {
         const QRectF cell = spokenRect(i);
         const double height = area.height() * m_weights[static_cast<size_t>(i)] / kMost;
@@ -166,12 +167,11 @@ void WeightBars::paintEvent(QPaintEvent*) {
             painter.drawText(QRectF(cell.left() - px(20), 0, cell.width() + px(40), px(16)), Qt::AlignCenter,
                              QString::number(m_weights[static_cast<size_t>(i)]));
         }
+        if (i % each != 0)
+            continue;
         const QString label = numberText(m_rpm[static_cast<size_t>(i)], 0);
         const double width = metrics.horizontalAdvance(label);
         const double from = std::clamp(cell.center().x() - width / 2.0, 0.0, this->width() - width);
-        if (from < written + px(8))
-            continue;
-        written = from + width;
         painter.setPen(chosen ? theme.ink : theme.quietInk);
         painter.drawText(QPointF(from, area.bottom() + px(14)), label);
     }

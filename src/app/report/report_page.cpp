@@ -177,6 +177,8 @@ report::Document ReportPage::documentOf(const DayAnalysis& analysis, const repor
     std::vector<const Comparison*> pair;
     if (const Comparison* c = analysis.find(m_selection.from(), m_selection.to()))
         pair.push_back(c);
+    else if (!analysis.comparisons.empty())
+        pair.push_back(&analysis.comparisons.front()); // nobody looked at a pair yet
     return report::documentOf(m_document.day(), analysis, pair, currentVoice().in(m_selection.units()), m_sections,
                               style);
 }

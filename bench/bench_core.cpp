@@ -11,10 +11,31 @@
 #include <benchmark/benchmark.h>
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/normal_distribution.hpp>
+#include <cmath>
 
 using namespace hillrun;
 
 namespace {
+
+/// Noise along rpm as a pull has it once it is smoothed over 100 rpm, of which a step is half.
+std::vector<double> smoothNoise(boost::random::mt19937& random, int points, double sd) {
+    boost::random::normal_distribution<double> normal;
+    std::vector<double> raw(static_cast<size_t>(points) + 8);
+    for (double& value : raw)
+        value = normal(random);
+    std::vector<double> out;
+    for (size_t p = 4; p + 4 < raw.size(); ++p) {
+        double sum = 0.0;
+        double squares = 0.0;
+        for (int k = -4; k <= 4; ++k) {
+            const double weight = std::exp(-0.5 * k * k / 4.0);
+            sum += weight * raw[p - 4 + static_cast<size_t>(k + 4)];
+            squares += weight * weight;
+        }
+        out.push_back(sd * sum / std::sqrt(squares));
+    }
+    return out;
+}
 
 /// Ten builds of four pulls each, the base again at the end; 120 speeds.
 FitInput tenBuilds() {
@@ -28,8 +49,9 @@ FitInput tenBuilds() {
     for (int i = 0; i < 44; ++i) {
         out.pulls.push_back({i / 4 % 10, 0.1 * i, i / 4});
         const double level = 11.0 + 0.005 * normal(random);
+        const std::vector<double> noise = smoothNoise(random, 120, 0.003);
         for (int p = 0; p < 120; ++p)
-            out.logPower(i, p) = level + 0.003 * normal(random);
+            out.logPower(i, p) = level + noise[static_cast<size_t>(p)];
     }
     return out;
 }
@@ -47,16 +69,26 @@ std::vector<Build> tenOf(bool steps) {
     return out;
 }
 
-void creditOfTenBuilds(benchmark::State& state) { // fit and credit after an edit; the draws anew each time
+/// Fit and credit of a day: the first time, and after an edit that keeps the design and finds its draws again.
+void creditOfTenBuilds(benchmark::State& state) {
     const FitInput input = tenBuilds();
     const std::vector<Build> builds = tenOf(state.range(0) != 0);
+    const bool again = state.range(1) != 0;
     Workers workers;
+    const ForEach forEach = [&](size_t count, const std::function<void(size_t)>& work) {
+        workers.forEach(count, work);
+    };
+    DrawCache kept(forEach);
     for (auto _ : state) {
-        DrawCache draws([&](size_t count, const std::function<void(size_t)>& work) { workers.forEach(count, work); });
-        benchmark::DoNotOptimize(creditOf(fitDay(input), builds, {{3000.0, 7000.0}, {}}, {}, draws));
+        DrawCache fresh(forEach);
+        benchmark::DoNotOptimize(creditOf(fitDay(input), builds, {{3000.0, 7000.0}, {}}, {}, again ? kept : fresh));
     }
 }
-BENCHMARK(creditOfTenBuilds)->ArgName("steps")->Arg(0)->Arg(1)->Unit(benchmark::kMillisecond)->UseRealTime();
+BENCHMARK(creditOfTenBuilds)
+    ->ArgNames({"steps", "again"})
+    ->ArgsProduct({{0, 1}, {0, 1}})
+    ->Unit(benchmark::kMillisecond)
+    ->UseRealTime();
 
 void readCsv(benchmark::State& state) {
     const std::string text = readFileText(bench::bigDayFolder() / "pulls" / "p01.csv");

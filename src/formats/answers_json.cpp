@@ -326,8 +326,8 @@ void putQuantity(Json& out, const QuantityPair& pair) {
                                 {"low", numberOrNull(band.low)},
                                 {"high", numberOrNull(band.high)},
                                 {"p", numberOrNull(band.p)}});
-    if (!pair.note.empty())
-        out["note"] = Voice::forFiles().say(pair.note);
+    if (!pair.notes.empty())
+        out["note"] = Voice::forFiles().say(pair.notes);
 }
 
 void addQuantity(Json& out, const QuantityAnswer& answer) {

@@ -355,7 +355,7 @@ TEST_CASE("curves from sheets are compared, and prove nothing") {
 
 TEST_CASE("export writes each kind of file") {
     const test::TemporaryFolder temporary;
-    for (const char* ending : {"zip", "csv", "json", "pdf", "svg"}) {
+    for (const char* ending : {"zip", "csv", "json", "pdf", "html", "svg"}) {
         const fs::path file = temporary.path() / (std::string("out.") + ending);
         CHECK(run("export " + demo() + " --to '" + file.string() + "'").status == 0);
         CHECK(fs::file_size(file) > 1000);
@@ -367,6 +367,30 @@ TEST_CASE("export writes each kind of file") {
                 ("pdftotext -layout '" + (temporary.path() / "out.pdf").string() + "' '" + text + "'").c_str()) == 0);
     CHECK(readFileText(text).find("Collector length, flat twin") != std::string::npos);
     CHECK(readFileText(text).find("B gives") != std::string::npos);
+    CHECK(readFileText(temporary.path() / "out.html").find("<h2>B gives") != std::string::npos);
+}
+
+TEST_CASE("export takes another curve and another use along") {
+    const test::TemporaryFolder temporary;
+    const std::string target = " --to '" + (temporary.path() / "out.").string();
+    const std::string day = "export " + test::boostDay().string();
+    CHECK(run(day + target + "csv' --quantity boost").status == 0);
+    CHECK(readFileText(temporary.path() / "out.csv").find(",A_to_B_boost_difference [kPa],") != std::string::npos);
+    CHECK(run(day + target + "html' --quantity boost --use at:4500:200").status == 0);
+    const std::string html = readFileText(temporary.path() / "out.html");
+    CHECK(html.find("Boost, kPa") != std::string::npos);
+    CHECK(html.find("rpm held") != std::string::npos);
+    CHECK(run(day + target + "pdf' --quantity fuel_smell").status == 2);
+}
+
+TEST_CASE("a use can be a gear from shift to shift, and a gear that is not there is refused") {
+    const std::string day = "analyse " + test::rollerDay().string();
+    const Json answer = run(day + " --use gear:3 --json").json();
+    // red line 6500, third gear 1.36, second 2.05
+    CHECK(answer["comparisons"][0]["bands"][4]["from_rpm"].get<double>() == Approx(6500.0 * 1.36 / 2.05));
+    CHECK(run(day + " --use gear:1 --json").status == 1);
+    CHECK(run(day + " --use gear:9 --json").status == 1);
+    CHECK(run(day + " --use gear:x --json").status == 2);
 }
 
 TEST_CASE("the help and what is wrong with a line are said in the reader's language") {

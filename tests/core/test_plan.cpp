@@ -270,7 +270,7 @@ TEST_CASE("a use comes down to speeds") {
     CHECK_FALSE(usedSpeeds(day));
     day.plan.use = HeldSpeed{5500.0, 150.0};
     CHECK(usedSpeeds(day) == Use{{5350.0, 5650.0}, {}});
-    CHECK(inEnglish(usePhrase(day, *usedSpeeds(day))) == "5\u00A0500\u00A0rpm held, \u00B1 150\u00A0rpm");
+    CHECK(inEnglish(usePhrase(day, *usedSpeeds(day))) == "5 500 rpm held, \u00B1 150 rpm");
     day.plan.use = ShiftToShift{3};
     CHECK(usedSpeeds(day.plan.use, day.article).whyNot.id == "use.no_red_line");
     day.article.engine.redLine_rpm = 7000.0;

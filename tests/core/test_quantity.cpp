@@ -3,7 +3,9 @@
 
 // Any curve through the day's model: boost, back pressure, what a litre gives, every channel.
 
+#include "core/answer/use.h"
 #include "core/compare/quantity.h"
+#include "core/plan/named_use.h"
 #include "english.h"
 #include "formats/day_store.h"
 #include "support.h"
@@ -103,7 +105,7 @@ TEST_CASE("boost stands above outside air, and steps as the wastegate was set") 
     CHECK(there.regions.back().kind == RegionKind::Gain);
     CHECK(back.regions.back().kind == RegionKind::Loss);
     CHECK(back.bands.front().high == -there.bands.front().low);
-    CHECK(there.note.empty()); // both rise
+    CHECK(there.notes.size() == 1); // both rise: no side limits
     CHECK(test::inEnglish(quantitySummary(boost.kind, there)).find("Boost: ") == 0);
     CHECK(test::inEnglish(quantitySummary(boost.kind, back)).find(" less on average over ") != std::string::npos);
 }
@@ -112,7 +114,9 @@ TEST_CASE("boost that falls while back pressure rises says which side limits") {
     TestDay day = boostDay();
     shift(day, "B", "manifold_pressure", 5000.0, -30.0);
     const DayAnalysis falling = analysed(day, "boost");
-    const Statement note = falling.quantity->find("A", "B")->note;
+    const std::vector<Statement> notes = falling.quantity->find("A", "B")->notes;
+    REQUIRE_FALSE(notes.empty());
+    const Statement note = notes.back();
     // 30 less than it was there
     const DayAnalysis before = analysed(boostDay(), "boost");
     double sum = 0.0;
@@ -122,10 +126,13 @@ TEST_CASE("boost that falls while back pressure rises says which side limits") {
     CHECK(test::inEnglish(note) ==
           "Boost falls by " + std::to_string(fall) +
               " kPa over 5 050\u20136 400 rpm while back pressure rises: the turbine side limits.");
-    CHECK(analysed(day, "back_pressure").quantity->find("A", "B")->note == note);
-    CHECK(falling.quantity->find("B", "A")->note.empty());
+    CHECK(analysed(day, "back_pressure").quantity->find("A", "B")->notes == std::vector<Statement>{note});
+    for (const Statement& one : falling.quantity->find("B", "A")->notes)
+        CHECK(one.id != note.id);
     shift(day, "B", "exhaust_back_pressure", 5000.0, -60.0); // both fall
-    CHECK(analysed(day, "boost").quantity->find("A", "B")->note.empty());
+    const DayAnalysis bothFall = analysed(day, "boost");
+    for (const Statement& one : bothFall.quantity->find("A", "B")->notes)
+        CHECK(one.id != note.id);
 }
 
 TEST_CASE("what is offered is what two builds have; what is not there is said") {
@@ -176,4 +183,44 @@ TEST_CASE("sizes of the engine scale power and nothing else") {
     CHECK(ratioTo("power_per_kilogram") == Approx(1.0 / 400.0));
     // 2 pi T turns / V: of 1 kW at 5 000 rpm 1.90986 N.m, of 0.5 l and four strokes 48 kPa
     CHECK(ratioTo("mean_effective_pressure") == Approx(48.0).epsilon(1e-4));
+}
+
+TEST_CASE("power with each step of boost is the one difference over the other, with the interval of both") {
+    const DayAnalysis analysis = analysed(boostDay(), "boost");
+    for (const auto& [from, to] : {std::pair{"A", "B"}, {"A", "C"}, {"C", "A"}}) {
+        const QuantityPair& pair = *analysis.quantity->find(from, to);
+        REQUIRE(pair.notes.size() == 1);
+        REQUIRE(pair.notes[0].id == "boost.power_per_step");
+        const double low = std::get<Number>(pair.notes[0].args[1]).value;
+        const double high = std::get<Number>(pair.notes[0].args[2]).value;
+        // boost is known far better than power here, so that power's own interval over it is nearly all
+        const BandResult& power = analysis.find(from, to)->bands[0];
+        const double steps = pair.bands[0].delta / 10.0;
+        const double one = 100.0 * std::expm1(std::log1p(power.low_w / power.base_w) / steps);
+        const double other = 100.0 * std::expm1(std::log1p(power.high_w / power.base_w) / steps);
+        CHECK(low == Approx(std::min(one, other)).epsilon(0.02));
+        CHECK(high == Approx(std::max(one, other)).epsilon(0.02));
+    }
+    TestDay level = boostDay(); // as much boost in both: nothing goes with it
+    shift(level, "B", "manifold_pressure", 0.0, -analysis.quantity->find("A", "B")->bands[0].delta);
+    const DayAnalysis same = analysed(level, "boost");
+    for (const Statement& one : same.quantity->find("A", "B")->notes)
+        CHECK(one.id != "boost.power_per_step");
+}
+
+TEST_CASE("the mean of another curve over a weighted use is weighted") {
+    TestDay day = boostDay();
+    day.plan.use = SpeedWeights{{3000.0, 0.0}, {5000.0, 1.0}, {6000.0, 0.0}};
+    const DayAnalysis analysis = analysed(day, "boost");
+    const QuantityPair& pair = *analysis.quantity->find("A", "C");
+    const auto band = std::find_if(pair.bands.begin(), pair.bands.end(), [](const auto& b) { return b.weighted; });
+    REQUIRE(band != pair.bands.end());
+    double sum = 0.0;
+    double weights = 0.0;
+    for (size_t p = 0; p < analysis.rpm.size(); ++p)
+        if (const double weight = weightAt(*usedSpeeds(day), analysis.rpm[p]); weight > 0.0) {
+            sum += weight * pair.delta[p];
+            weights += weight;
+        }
+    CHECK(band->delta == Approx(sum / weights).epsilon(1e-9));
 }

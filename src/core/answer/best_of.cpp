@@ -40,8 +40,8 @@ double criticalOf(const NumbersOfBuilds& numbers, const Eigen::MatrixXf& errors,
 
 /// Of each build in turn, NaN where it has no number; last the two-sided one of the base. They hang on the design
 /// alone.
-std::vector<double> criticalsOf(const NumbersOfBuilds& numbers, Index base) {
-    const Eigen::MatrixXf errors = drawErrors(numbers);
+std::vector<double> criticalsOf(const NumbersOfBuilds& numbers, Index base, const ForEach& forEach) {
+    const Eigen::MatrixXf errors = drawErrors(numbers, forEach);
     std::vector<double> out;
     for (Index i = 0; i < errors.cols(); ++i)
         out.push_back(numbers.known(i) ? criticalOf(numbers, errors, i, false) : kNaN);
@@ -54,7 +54,7 @@ std::vector<double> keptCriticals(const NumbersOfBuilds& numbers, Index base, Dr
     for (Index i = 0; i < numbers.number.size(); ++i)
         key.push_back(numbers.known(i) ? 1.0 : 0.0);
     key.insert(key.end(), numbers.weights.data(), numbers.weights.data() + numbers.weights.size());
-    return cache.numbers(key, [&] { return criticalsOf(numbers, base); });
+    return cache.numbers(key, [&] { return criticalsOf(numbers, base, cache.forEach()); });
 }
 
 /// Multiple comparisons with the best.

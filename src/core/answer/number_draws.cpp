@@ -6,13 +6,17 @@
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/normal_distribution.hpp>
 #include <cmath>
+#include <random>
 
 namespace hillrun {
 namespace {
 
 using Eigen::Index;
 
-constexpr Eigen::Index kErrorDraws = 100000;
+constexpr size_t kErrorBlocks = 20;
+constexpr Index kErrorBlock = 5000; ///< a multiple of kScales
+constexpr Index kErrorDraws = static_cast<Index>(kErrorBlocks) * kErrorBlock;
+constexpr unsigned kErrorSeed = 20260529;
 constexpr Index kScales = 1000;
 
 /// A matrix M with M M' = C, also of a C that is not of full rank.
@@ -23,29 +27,31 @@ Eigen::MatrixXd rootOf(const Eigen::MatrixXd& c) {
 
 } // namespace
 
-Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers) {
-    boost::random::mt19937 generator(20260529);
-    boost::random::normal_distribution<float> normal;
+Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers, const ForEach& forEach) {
     std::vector<float> scales;
     const boost::math::chi_squared chi(numbers.degreesOfFreedom);
     for (Index s = 0; s < kScales; ++s)
         scales.push_back(static_cast<float>(std::sqrt(
             numbers.degreesOfFreedom / boost::math::quantile(chi, (static_cast<double>(s) + 0.5) / kScales))));
     const Eigen::MatrixXf root = rootOf(numbers.weights * numbers.weights.transpose()).cast<float>();
-    Eigen::MatrixXf z(kErrorDraws, root.cols());
-    Eigen::VectorXf scale(kErrorDraws);
-    for (float& one : z.reshaped())
-        one = normal(generator);
-    for (Index d = 0; d < kErrorDraws; ++d) // equal chances in turn scatter less than draws
-        scale(d) = scales[static_cast<size_t>(d % kScales)];
-    Eigen::MatrixXf out = z * root.transpose();
-    out.array().colwise() *= scale.array();
+    Eigen::MatrixXf out(kErrorDraws, root.rows());
+    forEach(kErrorBlocks, [&](size_t block) {
+        std::seed_seq seed{kErrorSeed, static_cast<unsigned>(block)};
+        boost::random::mt19937 generator(seed);
+        boost::random::normal_distribution<float> normal;
+        Eigen::MatrixXf z(kErrorBlock, root.cols());
+        for (float& one : z.reshaped())
+            one = normal(generator);
+        for (Index d = 0; d < kErrorBlock; ++d) // equal chances in turn scatter less than draws
+            z.row(d) *= scales[static_cast<size_t>(d % kScales)];
+        out.middleRows(static_cast<Index>(block) * kErrorBlock, kErrorBlock).noalias() = z * root.transpose();
+    });
     return out;
 }
 
-const Eigen::MatrixXf& ErrorDraws::get() {
+const Eigen::MatrixXf& ErrorDraws::get(const ForEach& forEach) {
     if (m_errors.size() == 0)
-        m_errors = drawErrors(m_numbers);
+        m_errors = drawErrors(m_numbers, forEach);
     return m_errors;
 }
 
@@ -56,13 +62,18 @@ double familyCritical(ErrorDraws& draws, const std::vector<Eigen::VectorXd>& con
         key.insert(key.end(), contrast.begin(), contrast.end());
     key.insert(key.end(), numbers.weights.data(), numbers.weights.data() + numbers.weights.size());
     const auto work = [&] {
-        const Eigen::MatrixXf& errors = draws.get();
-        Eigen::VectorXf largest = Eigen::VectorXf::Zero(errors.rows());
-        for (const Eigen::VectorXd& contrast : contrasts) {
-            const double length = (numbers.weights.transpose() * contrast).norm();
-            largest = largest.cwiseMax((errors * (contrast / length).cast<float>()).cwiseAbs());
-        }
-        return std::vector<double>{upper95({largest.begin(), largest.end()})};
+        const Eigen::MatrixXf& errors = draws.get(cache.forEach());
+        Eigen::MatrixXf unit(errors.cols(), static_cast<Index>(contrasts.size())); // of length one in the pulls
+        for (size_t c = 0; c < contrasts.size(); ++c)
+            unit.col(static_cast<Index>(c)) =
+                (contrasts[c] / (numbers.weights.transpose() * contrasts[c]).norm()).cast<float>();
+        std::vector<float> largest(kErrorDraws);
+        cache.forEach()(kErrorBlocks, [&](size_t block) {
+            const Index first = static_cast<Index>(block) * kErrorBlock;
+            const Eigen::MatrixXf t = errors.middleRows(first, kErrorBlock) * unit;
+            Eigen::VectorXf::Map(largest.data() + first, kErrorBlock) = t.cwiseAbs().rowwise().maxCoeff();
+        });
+        return std::vector<double>{upper95(std::move(largest))};
     };
     return cache.numbers(key, work).front();
 }

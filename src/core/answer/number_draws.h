@@ -9,14 +9,15 @@
 namespace hillrun {
 
 /// Errors of the builds' numbers in units of their estimated sd, draws x builds. Needs degrees of freedom.
-Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers);
+/// Drawn in blocks, each with a fixed seed of its own: the same digits with any number of threads.
+Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers, const ForEach& forEach = oneAfterAnother);
 
 /// The same, made when they are first asked for and then shared by several families of one day.
 class ErrorDraws {
 public:
     explicit ErrorDraws(const NumbersOfBuilds& numbers) : m_numbers(numbers) {}
     [[nodiscard]] const NumbersOfBuilds& numbers() const { return m_numbers; }
-    const Eigen::MatrixXf& get();
+    const Eigen::MatrixXf& get(const ForEach& forEach);
 
 private:
     const NumbersOfBuilds& m_numbers;

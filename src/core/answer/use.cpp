@@ -9,8 +9,6 @@
 #include <cmath>
 
 namespace hillrun {
-namespace {
-
 double weightAt(const Use& use, double rpm) {
     if (rpm < use.range_rpm.low - 1e-6 || rpm > use.range_rpm.high + 1e-6)
         return 0.0;
@@ -26,6 +24,8 @@ double weightAt(const Use& use, double rpm) {
     const double share = (rpm - before.rpm) / (next->rpm - before.rpm);
     return before.weight + share * (next->weight - before.weight);
 }
+
+namespace {
 
 /// Mean over the use of what `valueOf` makes of a power at a speed.
 template <class ValueOf> Figure meanOver(const FitInput& input, const Use& use, const ValueOf& valueOf) {

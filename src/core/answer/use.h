@@ -7,6 +7,9 @@
 
 namespace hillrun {
 
+/// How much a speed counts; nothing outside the range.
+double weightAt(const Use& use, double rpm);
+
 /// Mean power over the use, W; none for a pull that does not cover it.
 Figure meanPower(const FitInput& input, const Use& use);
 /// Mean torque, N.m.

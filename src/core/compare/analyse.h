@@ -91,6 +91,9 @@ struct DayAnalysis {
     [[nodiscard]] std::vector<DayDoubt> doubtsAbout(const std::string& pull) const;
 };
 
+/// The bands asked for; that of the use with its weights.
+std::vector<Use> bandsAsked(const AnalysisSettings& settings);
+
 /// What the builds are wanted for, as far as the day says; else the range that all pulls share.
 Use useOfDay(const DayAnalysis& analysis);
 

@@ -164,14 +164,6 @@ void addQuantity(DayAnalysis& out, const TestDay& day, DrawCache& cache) {
         out.whyNoQuantity = {"why.no_quantity", {out.settings.quantity, namesOf(known)}};
 }
 
-/// The bands asked for; that of the use with its weights.
-std::vector<Use> bandsAsked(const AnalysisSettings& settings) {
-    std::vector<Use> out;
-    for (const RpmRange& band : settings.bands)
-        out.push_back(settings.use && settings.use->range_rpm == band ? *settings.use : Use{band, {}});
-    return out;
-}
-
 void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawCache& cache) {
     PairInput input{day,         out.settings,  out.pulls,
                     plan.fitted, plan.buildIds, {*out.model, {}, out.settings.drift, bandsAsked(out.settings)}};
@@ -194,6 +186,13 @@ void compareAll(DayAnalysis& out, const TestDay& day, const FitPlan& plan, DrawC
 }
 
 } // namespace
+
+std::vector<Use> bandsAsked(const AnalysisSettings& settings) {
+    std::vector<Use> out;
+    for (const RpmRange& band : settings.bands)
+        out.push_back(settings.use && settings.use->range_rpm == band ? *settings.use : Use{band, {}});
+    return out;
+}
 
 Use useOfDay(const DayAnalysis& analysis) { return analysis.settings.use.value_or(Use{analysis.common_rpm, {}}); }
 

@@ -3,13 +3,16 @@
 #include "core/compare/quantity.h"
 
 #include "core/answer/stretches.h"
+#include "core/answer/use.h"
 #include "core/channels/channels.h"
 #include "core/pull/derived.h"
 #include "core/statement/rounding.h"
+#include "core/units/log_percent.h"
 #include "core/units/nan.h"
 #include "core/units/units.h"
 
 #include <algorithm>
+#include <boost/math/distributions/students_t.hpp>
 #include <cmath>
 #include <set>
 
@@ -91,21 +94,26 @@ std::vector<double> valuesOf(const std::string& id, const TestDay& day, const Pu
 struct QuantityPlan {
     FitInput input;
     std::vector<std::string> buildIds;
+    std::vector<size_t> fitted; ///< number of each pull among those of the day's own fit
 };
 
 QuantityPlan planOf(const QuantityKind& kind, const TestDay& day, const DayAnalysis& analysis) {
     struct Row {
         const PullResult* pull;
         std::vector<double> values;
+        size_t fitted = 0;
     };
     std::vector<Row> rows;
     std::set<std::string> having;
+    size_t fitted = 0;
     for (const PullResult& result : analysis.pulls)
-        if (const Pull* pull = result.used && result.curve ? findPull(day, result.id) : nullptr)
+        if (const Pull* pull = result.used && result.curve ? findPull(day, result.id) : nullptr) {
             if (auto values = valuesOf(kind.id, day, *pull, *result.curve); !values.empty()) {
-                rows.push_back({&result, std::move(values)});
+                rows.push_back({&result, std::move(values), fitted});
                 having.insert(result.build);
             }
+            ++fitted;
+        }
     QuantityPlan out;
     for (const BuildResult& build : analysis.builds)
         if (having.count(build.id) > 0)
@@ -117,6 +125,7 @@ QuantityPlan planOf(const QuantityKind& kind, const TestDay& day, const DayAnaly
     const double step = analysis.settings.reduce.grid_rpm;
     for (size_t r = 0; r < rows.size(); ++r) {
         const PullResult& result = *rows[r].pull;
+        out.fitted.push_back(rows[r].fitted);
         const auto column = std::find(out.buildIds.begin(), out.buildIds.end(), result.build) - out.buildIds.begin();
         out.input.pulls.push_back({static_cast<int>(column), result.time_h, result.set});
         const auto offset = std::llround((result.curve->rpm.front() - analysis.rpm.front()) / step);
@@ -130,11 +139,33 @@ QuantityPlan planOf(const QuantityKind& kind, const TestDay& day, const DayAnaly
     return out;
 }
 
+/// Estimates and squared errors of a - r b at three r.
+struct RatioParts {
+    double top = 0.0;    ///< a
+    double bottom = 0.0; ///< b
+    double squaredAtNone = 0.0;
+    double squaredAtOne = 0.0;
+    double squaredAtMinusOne = 0.0;
+};
+
+/// Every r for which a - r b may be nothing: the ratio's interval; nothing when it has no bounds.
+std::optional<std::pair<double, double>> fieller(const RatioParts& parts, double t) {
+    const double square = 0.5 * (parts.squaredAtOne + parts.squaredAtMinusOne) - parts.squaredAtNone; // of r * r
+    const double linear = 0.5 * (parts.squaredAtOne - parts.squaredAtMinusOne);
+    const double a = parts.bottom * parts.bottom - t * t * square;
+    const double b = -2.0 * parts.top * parts.bottom - t * t * linear;
+    const double c = parts.top * parts.top - t * t * parts.squaredAtNone;
+    const double inside = b * b - 4.0 * a * c;
+    if (!(a > 0.0) || !(inside >= 0.0))
+        return std::nullopt;
+    return std::pair{(-b - std::sqrt(inside)) / (2.0 * a), (-b + std::sqrt(inside)) / (2.0 * a)};
+}
+
 class QuantityWorker {
 public:
     QuantityWorker(const QuantityKind& kind, const DayAnalysis& analysis, QuantityPlan plan)
-        : m_analysis(analysis), m_ids(std::move(plan.buildIds)), m_model(fitDay(std::move(plan.input))),
-          m_drift(analysis.settings.drift) {
+        : m_analysis(analysis), m_ids(std::move(plan.buildIds)), m_fitted(std::move(plan.fitted)),
+          m_model(fitDay(std::move(plan.input))), m_drift(analysis.settings.drift) {
         m_out.kind = kind;
         m_out.rpm = analysis.rpm;
         if (!kind.isRatio)
@@ -207,17 +238,20 @@ private:
         }
         out.regions = stretchesOf(m_out.rpm, out.delta, byItself ? out.simultaneous95 : out.family95, out.mayClaim);
         out.bands = bandsOf(from, to);
+        if (m_out.kind.id == "boost")
+            if (Statement step = powerPerBoost(from, to); !step.empty())
+                out.notes.push_back(std::move(step));
         return out;
     }
 
     [[nodiscard]] std::vector<QuantityBand> bandsOf(const std::string& from, const std::string& to) const {
         const RpmRange& common = m_analysis.common_rpm;
         const double third = (common.high - common.low) / 3.0;
-        std::vector<RpmRange> ranges{common};
+        std::vector<Use> ranges{{common, {}}};
         for (int i = 0; i < 3; ++i)
-            ranges.push_back({common.low + i * third, common.low + (i + 1) * third});
+            ranges.push_back({{common.low + i * third, common.low + (i + 1) * third}, {}});
         const int always = static_cast<int>(ranges.size());
-        for (const RpmRange& asked : m_analysis.settings.bands)
+        for (const Use& asked : bandsAsked(m_analysis.settings))
             ranges.push_back(asked);
         std::vector<QuantityBand> out;
         for (size_t i = 0; i < ranges.size(); ++i)
@@ -228,29 +262,69 @@ private:
         return out;
     }
 
+    /// Of each pull, on the model's scale; of ratios the mean of the quantity itself. NaN where it has no data.
+    [[nodiscard]] VectorXd meansOver(const Use& use) const {
+        const Eigen::MatrixXd& values = m_model.input.logPower;
+        VectorXd sum = VectorXd::Zero(values.rows());
+        double weights = 0.0;
+        for (size_t p = 0; p < m_out.rpm.size(); ++p)
+            if (const double weight = weightAt(use, m_out.rpm[p]); weight > 0.0) {
+                const auto column = values.col(static_cast<Index>(p)).array();
+                sum.array() += weight * (m_out.kind.isRatio ? Eigen::ArrayXd(column.exp()) : Eigen::ArrayXd(column));
+                weights += weight;
+            }
+        if (!(weights > 0.0))
+            return VectorXd::Constant(values.rows(), kNaN);
+        return m_out.kind.isRatio ? VectorXd((sum / weights).array().log()) : VectorXd(sum / weights);
+    }
+
+    /// How much power goes with each step of boost: the ratio of two differences of the same pulls, by Fieller (1954).
+    /// Empty unless its interval is bounded and away from nothing.
+    [[nodiscard]] Statement powerPerBoost(const std::string& from, const std::string& to) const {
+        constexpr double kStep_kpa = 10.0;
+        // By the fit of power, whose drift it is; pulls without boost are left out.
+        const DayModel& model = *m_analysis.model;
+        const auto column = [&](const std::string& id) {
+            return std::find_if(m_analysis.builds.begin(), m_analysis.builds.end(),
+                                [&](const BuildResult& build) { return build.id == id; }) -
+                   m_analysis.builds.begin();
+        };
+        const VectorXd contrast = pairContrast(model, column(from), column(to));
+        const VectorXd logPower = meanPower(model.input, {m_analysis.common_rpm, {}}).ofPull.array().log();
+        VectorXd steps = VectorXd::Constant(logPower.size(), kNaN);
+        const VectorXd boost = meansOver({m_analysis.common_rpm, {}});
+        for (size_t r = 0; r < m_fitted.size(); ++r)
+            steps(static_cast<Index>(m_fitted[r])) = boost(static_cast<Index>(r)) / kStep_kpa;
+        const auto without = [&](double ratio) { // log power less what so much a step would give
+            return estimateNumber(model, contrast, logPower - ratio * steps, m_analysis.settings.drift);
+        };
+        const auto none = without(0.0);
+        const auto plus = without(1.0);
+        const auto minus = without(-1.0);
+        if (!none || !plus || !minus || !none->protectedFromDrift || none->degreesOfFreedom <= 0)
+            return {};
+        const double t = boost::math::quantile(boost::math::students_t(none->degreesOfFreedom), 0.975);
+        const auto bounds = fieller({none->estimate, minus->estimate - none->estimate, std::pow(none->standardError, 2),
+                                     std::pow(plus->standardError, 2), std::pow(minus->standardError, 2)},
+                                    t);
+        if (!bounds || !(bounds->first > 0.0))
+            return {};
+        const double low = percentOfLog(bounds->first);
+        const double high = percentOfLog(bounds->second);
+        return {"boost.power_per_step", {decimals(kStep_kpa, 0, "kPa"), decimals(low, 1), decimals(high, 1, "%")}};
+    }
+
     /// Mean of each pull over the range, through the same model; of ratios the mean of the quantity itself.
     [[nodiscard]] std::optional<QuantityBand> bandOf(const std::string& from, const std::string& to,
-                                                     const RpmRange& range) const {
-        const Eigen::MatrixXd& values = m_model.input.logPower;
-        VectorXd means = VectorXd::Zero(values.rows());
-        int count = 0;
-        for (size_t p = 0; p < m_out.rpm.size(); ++p)
-            if (range.low - 1e-6 <= m_out.rpm[p] && m_out.rpm[p] <= range.high + 1e-6) {
-                const auto column = values.col(static_cast<Index>(p)).array();
-                means.array() += m_out.kind.isRatio ? Eigen::ArrayXd(column.exp()) : Eigen::ArrayXd(column);
-                ++count;
-            }
-        if (count == 0)
-            return std::nullopt;
-        means /= count;
-        if (m_out.kind.isRatio)
-            means = means.array().log();
+                                                     const Use& use) const {
+        const VectorXd means = meansOver(use);
         const auto found = estimateNumber(m_model, pairContrast(m_model, columnOf(from), columnOf(to)), means, m_drift);
         const auto own = estimateNumber(m_model, ownContrast(m_model, columnOf(from)), means, m_drift);
         if (!found || !own)
             return std::nullopt;
         const double base = std::exp(own->estimate);
-        return QuantityBand{range,
+        return QuantityBand{use.range_rpm,
+                            !use.weights.empty(),
                             inUnit(found->estimate, base),
                             inUnit(found->estimate - found->half, base),
                             inUnit(found->estimate + found->half, base),
@@ -278,6 +352,7 @@ private:
 
     const DayAnalysis& m_analysis;
     std::vector<std::string> m_ids;
+    std::vector<size_t> m_fitted;
     DayModel m_model;
     DriftSettings m_drift;
     QuantityAnswer m_out;
@@ -396,7 +471,10 @@ std::optional<QuantityAnswer> answerOn(const QuantityKind& kind, const TestDay& 
     if (const auto other = worked(kWorkedOut[boost ? 3 : 2], day, analysis, cache))
         for (QuantityPair& pair : out->pairs)
             if (const QuantityPair* same = other->find(pair.from, pair.to))
-                pair.note = boost ? boostedPhrase(out->rpm, pair, *same) : boostedPhrase(out->rpm, *same, pair);
+                if (Statement limits =
+                        boost ? boostedPhrase(out->rpm, pair, *same) : boostedPhrase(out->rpm, *same, pair);
+                    !limits.empty())
+                    pair.notes.push_back(std::move(limits));
     return out;
 }
 
@@ -422,8 +500,7 @@ std::vector<Statement> quantitySummary(const QuantityKind& kind, const QuantityP
         {id,
          {quantityName(kind), proven ? decimals(std::abs(whole.delta), digits) : signedDecimals(whole.delta, digits),
           decimals(half, digits, unit), whole.range_rpm}}};
-    if (!pair.note.empty())
-        out.push_back(pair.note);
+    out.insert(out.end(), pair.notes.begin(), pair.notes.end());
     return out;
 }
 

@@ -27,6 +27,7 @@ std::vector<QuantityKind> quantitiesOf(const TestDay& day, const DayAnalysis& an
 /// A mean difference over a range of speed, in the quantity's unit.
 struct QuantityBand {
     RpmRange range_rpm;
+    bool weighted = false;
     double delta = 0.0;
     double low = 0.0; ///< 95 %
     double high = 0.0;
@@ -45,8 +46,8 @@ struct QuantityPair {
     std::vector<Region> regions; ///< more, less, cannot tell; without sizes
     std::vector<QuantityBand> bands;
     /// Of boost and back pressure, where both are proven to go apart: "boost falls by 12 kPa ... while back pressure
-    /// rises: the turbine side limits"; else empty.
-    Statement note;
+    /// rises: the turbine side limits"; of boost what power goes with each step of it.
+    std::vector<Statement> notes;
     bool mayClaim = false; ///< there is an interval, and the builds were run in a return
 };
 

@@ -207,8 +207,9 @@ Draws makeDraws(const DrawKey& key, const ForEach& forEach) {
             out.points.push_back(p);
     out.levelNormal.resize(key.copies, kDraws);
     out.levelScale.resize(kDraws);
-    out.shape.assign(static_cast<size_t>(key.copies),
-                     Eigen::MatrixXf(static_cast<Eigen::Index>(out.points.size()), kDraws));
+    out.shape.resize(static_cast<size_t>(key.copies));
+    for (Eigen::MatrixXf& copy : out.shape) // its memory is first touched by the block that fills it
+        copy.resize(static_cast<Eigen::Index>(out.points.size()), kDraws);
     const DrawMaker maker(key, out);
     forEach(kDraws / kDrawBlock, [&](size_t block) { maker.makeBlock(block); });
     return out;

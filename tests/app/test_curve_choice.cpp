@@ -4,6 +4,7 @@
 // Any curve in the pair: boost in place of power, with its own difference, ribbon, bands and sentence.
 
 #include "app/compare/compare_page.h"
+#include "app/compare/field_ladder.h"
 #include "app/compare/quantity_content.h"
 #include "app_support.h"
 
@@ -87,4 +88,41 @@ TEST_CASE("what is offered is what the day has, by the names people use") {
     CHECK_FALSE(w.difference().title.contains(u", 1"_s));
     if (const char* picture = std::getenv("HILLRUN_PICTURE"))
         w.window->grab().save(QString::fromLocal8Bit(picture));
+}
+
+TEST_CASE("the field of another curve: all builds, the highest first, each against the base") {
+    OpenPair w;
+    QTest::keyClick(w.window.get(), Qt::Key_F);
+    auto* choice = w.find<QComboBox>("fieldQuantity");
+    const int boost = choice->findData(u"boost"_s);
+    REQUIRE(boost >= 0);
+    choice->setCurrentIndex(boost);
+    Q_EMIT choice->activated(boost);
+    REQUIRE(w.settled());
+    CHECK(w.text("answer").startsWith(u"Boost against A on average over "_s));
+    CHECK(w.text("answer").contains(u"C\u00A0+21."_s));
+    const auto& ladder = *w.window->findChild<FieldLadder*>();
+    REQUIRE(ladder.spokenCount() == 4);
+    CHECK(ladder.spokenItem(1).startsWith(u"C: +21."_s));
+    CHECK(ladder.spokenItem(1).contains(u"more from"_s));
+    CHECK(ladder.spokenItem(3).startsWith(u"A: base"_s));
+    CHECK(w.find<Board>("fieldBoard")->content().title == u"Boost, kPa"_s);
+    CHECK(w.find<Board>("fieldBoard")->content().series.size() == 3);
+    w.trigger("view.quantity"); // back to what the field is about
+    REQUIRE(w.settled());
+    CHECK(w.find<Board>("fieldBoard")->content().title.startsWith(u"Torque"_s));
+    CHECK(ladder.spokenItem(1).contains(u"best"_s));
+}
+
+TEST_CASE("another curve stands over power, on one cursor, and over its difference again") {
+    OpenPair w;
+    CHECK_FALSE(w.find<QToolButton>("overPower")->isVisibleTo(w.window.get()));
+    w.choose("boost");
+    w.trigger("compare.over_power");
+    CHECK(w.curves().title == u"Boost, kPa"_s);
+    CHECK(w.difference().title.startsWith(u"Power"_s));
+    CHECK(w.difference().series.size() == 2);
+    CHECK(w.difference().xRange == w.curves().xRange);
+    w.trigger("compare.over_power");
+    CHECK(w.difference().title.startsWith(u"Difference B"_s));
 }

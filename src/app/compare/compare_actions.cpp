@@ -38,6 +38,15 @@ void CompareActions::declare(const Workplace& at) {
                     .scope = {"compare"},
                     .rule = [](const WindowState& s) { return s.pairShown; }},
                    &at.actions, [page] { page().showField(!page().fieldShown()); });
+    at.actions
+        .add({.id = "compare.over_power",
+              .text = tr("Over power"),
+              .keys = {u"O"_s},
+              .tip = tr("Another curve stands above power, in place of above its difference"),
+              .scope = {"compare"},
+              .rule = [](const WindowState& s) { return s.pairShown; }},
+             &at.actions, [] {})
+        ->setCheckable(true);
     at.actions.add({.id = "compare.small_boards",
                     .text = tr("Small boards"),
                     .keys = {u"M"_s},

@@ -116,13 +116,7 @@ QWidget* ComparePage::makeBoards(ActionRegistry& actions) {
     m_school->setToolTip(tr("Which curve stands for a build. The difference always comes from all its pulls."));
     m_school->setProperty("flat", true);
     m_school->addItems(schoolChoices());
-    m_quantity = new QComboBox(frame);
-    m_quantity->setObjectName(u"quantityChoice"_s);
-    m_quantity->setAccessibleName(tr("Curve that is compared"));
-    m_quantity->setToolTip(tr("Power, torque, or any other curve that the pulls have (Q: power and torque)"));
-    m_quantity->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    m_quantity->setMinimumContentsLength(20);
-    m_quantity->setProperty("flat", true);
+    m_quantity = new CurveChoice(m_document, m_selection, u"quantityChoice"_s, frame);
     tools->addWidget(m_school);
     tools->addWidget(m_quantity);
     auto* use = new QToolButton(m_tools);
@@ -130,6 +124,12 @@ QWidget* ComparePage::makeBoards(ActionRegistry& actions) {
     use->setDefaultAction(actions.get("day.use"));
     use->setProperty("flat", true);
     tools->addWidget(use);
+    m_overPower = new QToolButton(m_tools);
+    m_overPower->setObjectName(u"overPower"_s);
+    m_overPower->setDefaultAction(actions.get("compare.over_power"));
+    m_overPower->setProperty("switch", true);
+    tools->addWidget(m_overPower);
+    connect(actions.get("compare.over_power"), &QAction::toggled, this, &ComparePage::refresh);
     auto* hint = new ElidedLabel(frame);
     hint->setFullText(tr("drag across the curves to add a band"));
     hint->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -217,7 +217,11 @@ QWidget* ComparePage::makeSide(ActionRegistry& actions) {
 void ComparePage::connectParts() {
     connect(&m_document, &DayDocument::analysisReady, this, &ComparePage::refresh);
     connect(&m_selection, &Selection::pairChanged, this, &ComparePage::refresh);
-    connect(&m_selection, &Selection::viewChanged, this, &ComparePage::refresh);
+    connect(&m_selection, &Selection::viewChanged, this, [this] {
+        if (isVisible())
+            m_document.wantQuantity(m_selection.curve());
+        refresh();
+    });
     connect(&m_selection, &Selection::cursorChanged, this, &ComparePage::refreshCursor);
     connect(m_field, &FieldPane::pairWanted, this, [this] { showField(false); });
     connect(&m_look, &Look::changed, this, &ComparePage::refresh);
@@ -230,7 +234,6 @@ void ComparePage::connectParts() {
     }
     connect(m_school, &QComboBox::activated, &m_selection,
             [this](int index) { m_selection.setSchool(static_cast<CurveSchool>(index)); });
-    connect(m_quantity, &QComboBox::activated, this, [this] { chooseQuantity(m_quantity->currentData().toString()); });
     connect(m_fromCard, &BuildCard::buildChosen, &m_selection, [this](const QString& build) {
         const std::string id = build.toStdString();
         m_selection.setPair(id, id == m_selection.to() ? m_selection.from() : m_selection.to());
@@ -278,60 +281,29 @@ void ComparePage::refresh() {
         refreshPair();
 }
 
-/// What the day has, once for each answer; the one that is looked at stays.
-void ComparePage::refreshQuantities(const std::shared_ptr<const DayAnalysis>& analysis) {
-    if (m_selection.quantity() != m_size) { // somebody asked for power or torque elsewhere
-        m_size = m_selection.quantity();
-        wantCurve({});
-    }
-    if (m_offeredOf.lock() != analysis || m_quantity->count() == 0) {
-        m_offeredOf = analysis;
-        m_quantity->clear();
-        if (analysis && !analysis->builds.empty())
-            for (const QuantityKind& kind : quantitiesOf(m_document.day(), *analysis))
-                m_quantity->addItem(quantityNameText(kind), qs(kind.id));
-    }
-    const int size = m_quantity->findData(m_size == Quantity::Power ? u"power"_s : u"torque"_s);
-    const int curve = m_selection.curve().empty() ? -1 : m_quantity->findData(qs(m_selection.curve()));
-    m_quantity->setCurrentIndex(curve >= 0 ? curve : size); // a day without that curve shows power
-}
-
-void ComparePage::wantCurve(const std::string& id) {
-    m_selection.setCurve(id);
-    m_document.wantQuantity(id);
-}
-
-void ComparePage::chooseQuantity(const QString& id) {
-    const bool size = id == u"power"_s || id == u"torque"_s;
-    if (size) {
-        m_size = id == u"power"_s ? Quantity::Power : Quantity::Torque;
-        m_selection.setQuantity(m_size);
-    }
-    wantCurve(size ? std::string() : id.toStdString());
-    refresh();
-}
-
 const QuantityAnswer* ComparePage::other() const {
     const auto analysis = m_document.analysis();
-    const std::string& curve = m_selection.curve();
-    const bool wanted = analysis && analysis->quantity && !curve.empty() && analysis->quantity->kind.id == curve;
-    return wanted ? analysis->quantity.get() : nullptr;
+    return analysis ? curveLookedAt(*analysis, m_selection.curve()) : nullptr;
 }
 
 void ComparePage::refreshPair() {
     const auto analysis = m_document.analysis();
     const CompareView now = view();
     const Comparison* comparison = analysis ? analysis->find(now.from, now.to) : nullptr;
-    refreshQuantities(analysis);
+    m_quantity->refresh();
     refreshAnswer(analysis.get(), comparison);
     refreshSide(analysis.get(), comparison);
     const Theme& theme = m_look.theme();
     m_school->setEnabled(!other());
+    m_overPower->setVisible(other() != nullptr);
     if (const QuantityAnswer* answer = other()) {
         const QuantityPair* pair = answer->find(now.from, now.to);
         const auto axis = boardRange(*analysis, now);
+        BoardContent below = m_overPower->isChecked() ? curvesContent(m_document.day(), *analysis, now, theme)
+                                                      : quantityDifference(*answer, now, theme);
+        below.xTitle = u"rpm"_s;
         for (auto [board, content] : {std::pair(m_curves, quantityCurves(m_document.day(), *answer, now, theme)),
-                                      std::pair(m_difference, quantityDifference(*answer, now, theme))}) {
+                                      std::pair(m_difference, std::move(below))}) {
             content.xRange = axis;
             board->setContent(std::move(content));
         }
@@ -414,10 +386,13 @@ QString ComparePage::whyNoAnswer(const DayAnalysis* analysis) const {
 void ComparePage::refreshField() {
     const auto analysis = m_document.analysis();
     const Theme& t = m_look.theme();
-    const bool proven = analysis && analysis->field && analysis->field->provenBest();
+    const QuantityAnswer* curve = other();
+    const bool proven = !curve && analysis && analysis->field && analysis->field->provenBest();
     m_head->setMark(proven ? t.gain : t.unresolved);
     const bool any = analysis && !analysis->builds.empty();
-    m_head->answer->setText(any ? fieldText(*analysis) : whyNoAnswer(analysis.get()));
+    m_head->answer->setText(!any    ? whyNoAnswer(analysis.get())
+                            : curve ? quantityFieldText(*analysis, *curve)
+                                    : fieldText(*analysis));
     QStringList cautions;
     if (any) {
         if (const QString use = useText(m_document.day(), *analysis); !use.isEmpty())

@@ -5,6 +5,7 @@
 #include "app/board/gain_ribbon.h"
 #include "app/compare/band_model.h"
 #include "app/compare/build_card.h"
+#include "app/compare/curve_choice.h"
 #include "app/compare/field_pane.h"
 #include "app/compare/pair_claims.h"
 #include "app/compare/pair_offers.h"
@@ -59,9 +60,6 @@ private:
     void showCautions(const QStringList& cautions);
     [[nodiscard]] QString whyNoAnswer(const DayAnalysis* analysis) const;
     void refreshSide(const DayAnalysis* analysis, const Comparison* comparison);
-    void refreshQuantities(const std::shared_ptr<const DayAnalysis>& analysis);
-    void chooseQuantity(const QString& id);
-    void wantCurve(const std::string& id);
     /// The other curve that is looked at; null for power and torque.
     [[nodiscard]] const QuantityAnswer* other() const;
     void refreshCursor();
@@ -79,9 +77,8 @@ private:
     QLabel* m_settle = nullptr; ///< what would settle what is open
     PairClaims* m_claims = nullptr;
     QComboBox* m_school = nullptr;
-    QComboBox* m_quantity = nullptr;
-    Quantity m_size = Quantity::Power;            ///< power or torque, as last seen
-    std::weak_ptr<const DayAnalysis> m_offeredOf; ///< that the list of curves was made from
+    CurveChoice* m_quantity = nullptr;
+    QToolButton* m_overPower = nullptr; ///< power below another curve, in place of its difference
     Board* m_curves = nullptr;
     Board* m_difference = nullptr;
     GainRibbon* m_ribbon = nullptr;

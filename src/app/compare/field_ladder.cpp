@@ -135,7 +135,7 @@ void FieldLadder::paintRow(QPainter& painter, int number) const {
         QRectF(room).adjusted(Board::leftMargin(), px(4), -Board::rightMargin() - figureWidth(), -px(4));
     if (row.base)
         painter.fillRect(QRectF(ribbon.left(), ribbon.center().y(), ribbon.width(), 1.0), t.quietInk);
-    paintRegions(painter, ribbon, {row.regions, m_content.axis, m_content.step_rpm}, t);
+    paintRegions(painter, ribbon, {row.regions, m_content.axis, m_content.step_rpm, m_content.asMore}, t);
     QRect right(width() - figureWidth(), room.top(), figureWidth() - px(8), room.height());
     painter.setFont(fonts::numbers(13));
     painter.setPen(t.ink);
@@ -205,7 +205,7 @@ QString FieldLadder::spokenItem(int index) const {
         return {};
     const FieldRow& row = m_content.rows[static_cast<size_t>(index - 1)];
     const QString said = tr("%1: %2, %3").arg(qs(row.build), row.gain, row.verdict);
-    return row.base ? said : said + u"; "_s + spokenRegions(row.regions);
+    return row.base ? said : said + u"; "_s + spokenRegions(row.regions, m_content.asMore);
 }
 
 QRect FieldLadder::spokenRect(int index) const { return index <= 0 ? leadRoom() : rowRoom(index - 1); }

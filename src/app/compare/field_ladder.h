@@ -20,6 +20,7 @@ public:
         std::vector<LeadPart> leads;
         RpmRange axis;
         double step_rpm = 50.0;
+        bool asMore = false; ///< of what is no gain in itself
     };
     FieldLadder(Look& look, QWidget* parent = nullptr);
     void setContent(Content content, const std::string& chosen);

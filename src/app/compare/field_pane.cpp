@@ -3,6 +3,7 @@
 #include "app/compare/field_pane.h"
 
 #include "app/board/board_svg.h"
+#include "app/compare/quantity_content.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
@@ -44,12 +45,7 @@ QWidget* FieldPane::makeTools(ActionRegistry& actions) {
     auto* tools = new QWidget(this);
     auto* row = new QHBoxLayout(tools);
     row->setContentsMargins(px(8), 2, px(8), 0);
-    m_quantity = new QToolButton(tools);
-    m_quantity->setObjectName(u"fieldQuantity"_s);
-    m_quantity->setProperty("flat", true);
-    connect(m_quantity, &QToolButton::clicked, &m_selection, [this] {
-        m_selection.setQuantity(m_selection.quantity() == Quantity::Power ? Quantity::Torque : Quantity::Power);
-    });
+    m_quantity = new CurveChoice(m_document, m_selection, u"fieldQuantity"_s, tools);
     row->addWidget(m_quantity);
     const auto add = [&](const char* id) {
         auto* button = new QToolButton(tools);
@@ -144,11 +140,16 @@ void FieldPane::step(int by) {
     const auto analysis = m_document.analysis();
     if (!analysis)
         return;
-    const auto rows = fieldRows(m_document.day(), *analysis);
-    for (int i = 0; i < static_cast<int>(rows.size()); ++i)
+    const auto all = rows(*analysis);
+    for (int i = 0; i < static_cast<int>(all.size()); ++i)
         if (const int next = i + by;
-            rows[static_cast<size_t>(i)].build == m_chosen && next >= 0 && next < static_cast<int>(rows.size()))
-            return choose(rows[static_cast<size_t>(next)].build);
+            all[static_cast<size_t>(i)].build == m_chosen && next >= 0 && next < static_cast<int>(all.size()))
+            return choose(all[static_cast<size_t>(next)].build);
+}
+
+std::vector<FieldRow> FieldPane::rows(const DayAnalysis& analysis) const {
+    const QuantityAnswer* other = curveLookedAt(analysis, m_selection.curve());
+    return other ? quantityFieldRows(m_document.day(), analysis, *other) : fieldRows(m_document.day(), analysis);
 }
 
 void FieldPane::refresh() {
@@ -156,9 +157,7 @@ void FieldPane::refresh() {
     const TestDay& day = m_document.day();
     if (!findBuild(day, m_chosen))
         m_chosen = m_selection.to();
-    m_quantity->setText(m_selection.quantity() == Quantity::Power ? tr("Power") : tr("Torque"));
-    m_quantity->setToolTip(m_selection.quantity() == Quantity::Power ? tr("Show torque instead")
-                                                                     : tr("Show power instead"));
+    m_quantity->refresh();
     m_whole->setVisible(day.plan.use != WantedUse{});
     if (!analysis) {
         m_curves->setContent({});
@@ -167,11 +166,14 @@ void FieldPane::refresh() {
         m_lines->clear();
         return;
     }
-    m_curves->setContent(fieldCurves(day, *analysis, view(), m_look.theme()));
-    m_ladder->setContent({fieldRows(day, *analysis), leadParts(day, *analysis),
-                          fieldRange(*analysis).value_or(RpmRange{}), analysis->settings.reduce.grid_rpm},
+    const QuantityAnswer* other = curveLookedAt(*analysis, m_selection.curve());
+    m_curves->setContent(other ? quantityField(day, *analysis, *other, view(), m_look.theme())
+                               : fieldCurves(day, *analysis, view(), m_look.theme()));
+    m_ladder->setContent({rows(*analysis), other ? std::vector<LeadPart>{} : leadParts(day, *analysis),
+                          fieldRange(*analysis).value_or(RpmRange{}), analysis->settings.reduce.grid_rpm,
+                          other && !other->kind.isRatio},
                          m_chosen);
-    m_ladder->setVisible(analysis->field.has_value());
+    m_ladder->setVisible(other || analysis->field.has_value());
     refreshSide(*analysis);
     if (smallBoards())
         refreshSmall(*analysis);
@@ -181,7 +183,8 @@ void FieldPane::refresh() {
 void FieldPane::refreshSide(const DayAnalysis& analysis) {
     const Build* build = findBuild(m_document.day(), m_chosen);
     m_name->setText(build ? u"%1   %2"_s.arg(qs(build->id), qs(build->name)) : QString());
-    m_lines->setText(fieldLines(analysis, m_chosen).join(u"\n"_s));
+    m_lines->setText(curveLookedAt(analysis, m_selection.curve()) ? QString()
+                                                                  : fieldLines(analysis, m_chosen).join(u"\n"_s));
 }
 
 /// As near to a square as they go.
@@ -211,7 +214,10 @@ void FieldPane::refreshCursor() {
     CompareView now = view();
     if (now.to == now.from)
         now.to.clear(); // once is enough
-    const QString text = analysis && rpm ? cursorText(*analysis, now, *rpm) : QString();
+    const QuantityAnswer* other = analysis ? curveLookedAt(*analysis, m_selection.curve()) : nullptr;
+    const QString text = !analysis || !rpm ? QString()
+                         : other           ? quantityCursor(*other, now, *rpm)
+                                           : cursorText(*analysis, now, *rpm);
     m_curves->setCursor(analysis ? rpm : std::nullopt, text);
     for (Board* board : m_smallBoards)
         board->setCursor(analysis ? rpm : std::nullopt, {});
@@ -220,8 +226,10 @@ void FieldPane::refreshCursor() {
 CopiedTable FieldPane::table() const {
     CopiedTable out{{}, {tr("Build"), tr("Over the base"), tr("May be best")}, {}};
     if (const auto analysis = m_document.analysis()) {
-        out.title = fieldText(*analysis) + u" "_s + useText(m_document.day(), *analysis);
-        for (const FieldRow& row : fieldRows(m_document.day(), *analysis))
+        const QuantityAnswer* other = curveLookedAt(*analysis, m_selection.curve());
+        out.title = other ? quantityFieldText(*analysis, *other)
+                          : fieldText(*analysis) + u" "_s + useText(m_document.day(), *analysis);
+        for (const FieldRow& row : rows(*analysis))
             out.rows << QStringList{qs(row.build), row.gain, row.verdict};
     }
     return out;

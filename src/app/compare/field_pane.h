@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "app/compare/curve_choice.h"
 #include "app/compare/field_ladder.h"
 #include "app/document/day_document.h"
 #include "app/document/selection.h"
@@ -36,6 +37,7 @@ Q_SIGNALS:
     void pairWanted();
 
 private:
+    [[nodiscard]] std::vector<FieldRow> rows(const DayAnalysis& analysis) const;
     QWidget* makeTools(ActionRegistry& actions);
     QWidget* makeOverlaid();
     void refreshSmall(const DayAnalysis& analysis);
@@ -49,7 +51,7 @@ private:
     Selection& m_selection;
     Look& m_look;
     QWidget* m_panel = nullptr;
-    QToolButton* m_quantity = nullptr;
+    CurveChoice* m_quantity = nullptr;
     QToolButton* m_whole = nullptr;
     ElidedLabel* m_hint = nullptr;
     QStackedWidget* m_boards = nullptr;

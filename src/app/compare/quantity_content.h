@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/compare/compare_content.h"
+#include "app/compare/field_content.h"
 #include "core/compare/quantity.h"
 
 // What the pair shows of another curve than power and torque, made from the answer without any widget.
@@ -19,5 +19,14 @@ BoardContent quantityDifference(const QuantityAnswer& answer, const CompareView&
 std::vector<BandRow> quantityRows(const QuantityAnswer& answer, const QuantityPair& pair);
 /// Both builds' values and the difference at a speed, in one line.
 QString quantityCursor(const QuantityAnswer& answer, const CompareView& view, double rpm);
+
+/// The other curve that is looked at; null for power and torque, and while it is being worked out.
+const QuantityAnswer* curveLookedAt(const DayAnalysis& analysis, const std::string& id);
+
+/// All builds in it: every curve, the chosen one in front; rows of the ladder, the highest first; the sentence.
+BoardContent quantityField(const TestDay& day, const DayAnalysis& analysis, const QuantityAnswer& answer,
+                           const CompareView& view, const Theme& theme);
+std::vector<FieldRow> quantityFieldRows(const TestDay& day, const DayAnalysis& analysis, const QuantityAnswer& answer);
+QString quantityFieldText(const DayAnalysis& analysis, const QuantityAnswer& answer);
 
 } // namespace hillrun

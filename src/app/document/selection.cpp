@@ -34,9 +34,10 @@ void Selection::setCursor(std::optional<double> rpm) {
 }
 
 void Selection::setQuantity(Quantity quantity) {
-    if (quantity == m_quantity)
+    if (quantity == m_quantity && m_curve.empty())
         return;
     m_quantity = quantity;
+    m_curve.clear();
     Q_EMIT viewChanged();
 }
 

@@ -34,7 +34,7 @@ public:
     void setPair(std::string from, std::string to); ///< by value: may be called with its own
     void swapPair() { setPair(m_to, m_from); }
     void setCursor(std::optional<double> rpm);
-    void setQuantity(Quantity quantity);
+    void setQuantity(Quantity quantity); ///< in place of any other curve
     void setCurve(const std::string& id);
     void setSchool(CurveSchool school);
     void setUnits(DisplayUnits units);

@@ -138,6 +138,14 @@
         <source>On the ribbon ladder: that build and the base as a pair</source>
         <translation>Sur l&apos;échelle de rubans : ce montage et la base en paire</translation>
     </message>
+    <message>
+        <source>Over power</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Another curve stands above power, in place of above its difference</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>CreditActions</name>
@@ -1346,6 +1354,14 @@
     <message>
         <source>Use: %1</source>
         <translation>Usage : %1</translation>
+    </message>
+    <message>
+        <source>%1: nothing to hold against each other yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 against %2 on average over %3 rpm: %4.</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -2712,14 +2728,6 @@
         <source>Field</source>
         <translation>Plateau</translation>
     </message>
-    <message>
-        <source>Curve that is compared</source>
-        <translation>Courbe qui est comparée</translation>
-    </message>
-    <message>
-        <source>Power, torque, or any other curve that the pulls have (Q: power and torque)</source>
-        <translation>Puissance, couple, ou toute autre courbe des passages (Q : puissance et couple)</translation>
-    </message>
 </context>
 <context>
     <name>hillrun::CreditPage</name>
@@ -2765,6 +2773,17 @@
     <message>
         <source>nothing to show</source>
         <translation>rien à montrer</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::CurveChoice</name>
+    <message>
+        <source>Curve that is compared</source>
+        <translation type="unfinished">Courbe qui est comparée</translation>
+    </message>
+    <message>
+        <source>Power, torque, or any other curve that the pulls have (Q: power and torque)</source>
+        <translation type="unfinished">Puissance, couple, ou toute autre courbe des passages (Q : puissance et couple)</translation>
     </message>
 </context>
 <context>
@@ -3325,22 +3344,6 @@
     <message>
         <source>Take the whole range as the use</source>
         <translation>Prendre toute la plage comme usage</translation>
-    </message>
-    <message>
-        <source>Power</source>
-        <translation>Puissance</translation>
-    </message>
-    <message>
-        <source>Torque</source>
-        <translation>Couple</translation>
-    </message>
-    <message>
-        <source>Show torque instead</source>
-        <translation>Montrer plutôt le couple</translation>
-    </message>
-    <message>
-        <source>Show power instead</source>
-        <translation>Montrer plutôt la puissance</translation>
     </message>
     <message>
         <source>Build</source>

@@ -89,7 +89,7 @@ void FieldLadder::paintLeads(QPainter& painter) const {
     painter.setFont(fonts::text(11));
     painter.setPen(t.quietInk);
     painter.drawText(QRect(px(4), room.top(), Board::leftMargin() - px(8), room.height()),
-                     Qt::AlignLeft | Qt::AlignVCenter, tr("leads"));
+                     Qt::AlignLeft | Qt::AlignVCenter, m_content.leads.empty() ? QString() : tr("leads"));
     const RpmRange& axis = m_content.axis;
     if (!(axis.high > axis.low))
         return;

@@ -140,11 +140,11 @@
     </message>
     <message>
         <source>Over power</source>
-        <translation type="unfinished"></translation>
+        <translation>Über Leistung</translation>
     </message>
     <message>
         <source>Another curve stands above power, in place of above its difference</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine andere Kurve steht über der Leistung statt über ihrem Unterschied</translation>
     </message>
 </context>
 <context>
@@ -1357,11 +1357,11 @@
     </message>
     <message>
         <source>%1: nothing to hold against each other yet.</source>
-        <translation type="unfinished"></translation>
+        <translation>%1: noch nichts, was gegeneinander zu halten wäre.</translation>
     </message>
     <message>
         <source>%1 against %2 on average over %3 rpm: %4.</source>
-        <translation type="unfinished"></translation>
+        <translation>%1 gegen %2 im Mittel über %3 rpm: %4.</translation>
     </message>
 </context>
 <context>
@@ -2779,11 +2779,11 @@
     <name>hillrun::CurveChoice</name>
     <message>
         <source>Curve that is compared</source>
-        <translation type="unfinished">Kurve, die verglichen wird</translation>
+        <translation>Kurve, die verglichen wird</translation>
     </message>
     <message>
         <source>Power, torque, or any other curve that the pulls have (Q: power and torque)</source>
-        <translation type="unfinished">Leistung, Drehmoment oder jede andere Kurve, die die Läufe haben (Q: Leistung und Drehmoment)</translation>
+        <translation>Leistung, Drehmoment oder jede andere Kurve, die die Läufe haben (Q: Leistung und Drehmoment)</translation>
     </message>
 </context>
 <context>

@@ -140,11 +140,11 @@
     </message>
     <message>
         <source>Over power</source>
-        <translation type="unfinished"></translation>
+        <translation>Sur la puissance</translation>
     </message>
     <message>
         <source>Another curve stands above power, in place of above its difference</source>
-        <translation type="unfinished"></translation>
+        <translation>Une autre courbe est placée au-dessus de la puissance, au lieu de son écart</translation>
     </message>
 </context>
 <context>
@@ -1357,11 +1357,11 @@
     </message>
     <message>
         <source>%1: nothing to hold against each other yet.</source>
-        <translation type="unfinished"></translation>
+        <translation>%1 : rien encore à comparer.</translation>
     </message>
     <message>
         <source>%1 against %2 on average over %3 rpm: %4.</source>
-        <translation type="unfinished"></translation>
+        <translation>%1 face à %2 en moyenne sur %3 rpm : %4.</translation>
     </message>
 </context>
 <context>
@@ -2779,11 +2779,11 @@
     <name>hillrun::CurveChoice</name>
     <message>
         <source>Curve that is compared</source>
-        <translation type="unfinished">Courbe qui est comparée</translation>
+        <translation>Courbe qui est comparée</translation>
     </message>
     <message>
         <source>Power, torque, or any other curve that the pulls have (Q: power and torque)</source>
-        <translation type="unfinished">Puissance, couple, ou toute autre courbe des passages (Q : puissance et couple)</translation>
+        <translation>Puissance, couple, ou toute autre courbe des passages (Q : puissance et couple)</translation>
     </message>
 </context>
 <context>

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/answer/credit.h"
 #include "core/plan/cautions.h"
 #include "core/plan/design.h"
 #include "core/plan/gear_check.h"
@@ -263,6 +264,34 @@ TEST_CASE("cautions fit the cell, the fuel and the article") {
     day.cautions.push_back({"alcohol_flame", "M. Tarn", "2026-05-16T08:50:00+01:00", {}});
     CHECK(cautionsOpen(day).size() == open - 1);
     CHECK(inEnglish(Statement{"cautions.preface"}).find("no safety device") != std::string::npos);
+}
+
+TEST_CASE("a lattice is ordered by its parts, however its builds stand, and no contrast is left to drift") {
+    TestDay day;
+    for (const unsigned parts : {0U, 7U, 3U, 1U, 2U, 4U, 5U, 6U}) { // B has everything
+        Build build{.id = std::string(1, static_cast<char>('A' + day.builds.size()))};
+        for (unsigned part = 0; part < 3; ++part)
+            build.parts.emplace_back("part " + std::to_string(part), (parts >> part & 1U) != 0U ? "new" : "old");
+        day.builds.push_back(std::move(build));
+    }
+    day.plan.pullsPerSet = 2;
+    const std::vector<std::string> order = orderOf(DesignKind::TwoByTwoByTwo, day);
+    CHECK(joined(order) == "AADDHHEEGGFFCCBBAA"); // x, yz, y, xz, z, xy, all
+    FitInput input;
+    input.builds = 8;
+    input.rpm = {3000.0, 4000.0, 5000.0};
+    input.logPower.resize(static_cast<Eigen::Index>(order.size()), 3);
+    for (size_t i = 0; i < order.size(); ++i) {
+        input.pulls.push_back({order[i][0] - 'A', 0.2 * static_cast<double>(i), static_cast<int>(i / 2)});
+        input.logPower.row(static_cast<Eigen::Index>(i)).setConstant(11.0 + 0.002 * (i % 2 == 0 ? 1.0 : -1.0));
+    }
+    DrawCache cache;
+    const auto credit = creditOf(fitDay(input), day.builds, {{3000.0, 5000.0}, {}}, {}, cache);
+    REQUIRE(credit);
+    REQUIRE(credit->shares.size() == 3);
+    CHECK(credit->protectedFromDrift); // shares, steps and interactions
+    day.builds.resize(4);              // of three parts no lattice any more: as they stand
+    CHECK(joined(orderOf(DesignKind::TwoByTwo, day)) == "AABBCCDDAA");
 }
 
 TEST_CASE("a use comes down to speeds") {

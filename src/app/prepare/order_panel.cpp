@@ -193,7 +193,7 @@ void OrderPanel::chooseDesign(int index) {
         if (ids.size() < info.fewestBuilds)
             return;
         day.plan.design = info.name;
-        day.plan.order = orderOf(info.kind, ids, day.plan.pullsPerSet);
+        day.plan.order = orderOf(info.kind, day);
     });
     refresh();
 }

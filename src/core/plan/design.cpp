@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/plan/design.h"
 
+#include "core/answer/credit_weights.h"
 #include "core/plan/pulls_needed.h"
 
 #include <algorithm>
@@ -13,9 +14,13 @@ namespace hillrun {
 namespace {
 
 constexpr std::array kDesigns{
-    DesignInfo{DesignKind::AB, "a-b", 2, 8},       DesignInfo{DesignKind::ABA, "a-b-a", 2, 8},
-    DesignInfo{DesignKind::ABBA, "a-b-b-a", 2, 8}, DesignInfo{DesignKind::Ladder, "ladder", 3, 8},
-    DesignInfo{DesignKind::TwoByTwo, "2x2", 4, 4}, DesignInfo{DesignKind::Sweep, "sweep", 3, 8},
+    DesignInfo{DesignKind::AB, "a-b", 2, 8},
+    DesignInfo{DesignKind::ABA, "a-b-a", 2, 8},
+    DesignInfo{DesignKind::ABBA, "a-b-b-a", 2, 8},
+    DesignInfo{DesignKind::Ladder, "ladder", 3, 8},
+    DesignInfo{DesignKind::TwoByTwo, "2x2", 4, 4},
+    DesignInfo{DesignKind::Sweep, "sweep", 3, 8},
+    DesignInfo{DesignKind::TwoByTwoByTwo, "2x2x2", 8, 8},
 };
 
 constexpr double kCoolDown_min = 4.0;
@@ -46,6 +51,9 @@ std::vector<size_t> setsOf(DesignKind kind, size_t builds) {
         for (size_t i = 1; i < builds; ++i)
             out.push_back(i);
         out.push_back(0);
+        break;
+    case DesignKind::TwoByTwoByTwo: // by their parts, a bit each: x, yz, y, xz, z, xy, all
+        out.insert(out.end(), {1, 6, 2, 5, 4, 3, 7, 0});
         break;
     }
     return out;
@@ -113,6 +121,18 @@ std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>
     for (const size_t build : setsOf(kind, std::min(builds.size(), info.mostBuilds)))
         out.insert(out.end(), static_cast<size_t>(pullsPerSet), builds[build]);
     return out;
+}
+
+std::vector<std::string> orderOf(DesignKind kind, const TestDay& day) {
+    std::vector<std::string> ids;
+    for (const Build& build : day.builds)
+        ids.push_back(build.id);
+    if (kind == DesignKind::TwoByTwo || kind == DesignKind::TwoByTwoByTwo)
+        if (const PartSets sets = partSetsOf(day.builds, day.credit); sets.kind == CreditKind::Lattice)
+            for (PartSet parts = 0; parts < ids.size(); ++parts)
+                if (const auto build = buildWith(sets.ofBuild, parts))
+                    ids[parts] = day.builds[static_cast<size_t>(*build)].id;
+    return orderOf(kind, ids, day.plan.pullsPerSet);
 }
 
 std::vector<Build> sweepBuilds(const TestDay& day, const std::string& setting, const std::vector<std::string>& values) {

@@ -13,12 +13,13 @@ namespace hillrun {
 
 /// The usual ways to order the pulls of a day (common practice).
 enum class DesignKind {
-    AB,       ///< base, then each build
-    ABA,      ///< back to the base after each build
-    ABBA,     ///< out and back through all builds
-    Ladder,   ///< each step on top of the last, then the base again
-    TwoByTwo, ///< neither, one, the other, both, then the base again
-    Sweep,    ///< one setting in steps, then the base again
+    AB,            ///< base, then each build
+    ABA,           ///< back to the base after each build
+    ABBA,          ///< out and back through all builds
+    Ladder,        ///< each step on top of the last, then the base again
+    TwoByTwo,      ///< neither, one, the other, both, then the base again
+    Sweep,         ///< one setting in steps, then the base again
+    TwoByTwoByTwo, ///< every combination of three parts, so ordered that drift weighs little on any, and the base
 };
 struct DesignInfo {
     DesignKind kind;
@@ -33,6 +34,9 @@ const DesignInfo* designNamed(const std::string& name);
 /// The build of each planned pull, in order. `builds` in build order, the base first; those a design has no use for
 /// are left out. Needs at least as many builds as the design.
 std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>& builds, int pullsPerSet);
+
+/// The same for a day's own builds: of a lattice whose parts are noted by those, in whatever order the builds stand.
+std::vector<std::string> orderOf(DesignKind kind, const TestDay& day);
 
 /// The base and a copy of it for each value of one setting (or part, when the base has a part of that name); the base
 /// keeps its own value. At most eight builds.

@@ -206,6 +206,9 @@ Json creditAnswer(const Credit& credit, const TestDay& day, const DayAnalysis& a
         out["shares"].push_back(shareJson(credit, share, day.credit, analysis.rpm));
     for (const CreditInteraction& one : credit.interactions)
         out["interactions"].push_back(interactionJson(one));
+    out["better_value"] = Json::array();
+    for (const BetterValue& one : credit.betterValue)
+        out["better_value"].push_back({{"more", idOf(one.more)}, {"less", idOf(one.less)}});
     out["adds_up"] = addsUpJson(credit);
     if (credit.sweep)
         out["sweep"] = sweepJson(*credit.sweep);

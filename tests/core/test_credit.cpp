@@ -357,3 +357,43 @@ TEST_CASE("a part's price is that of its interval, never of its estimate") {
     CHECK_FALSE(facts.leastPerWatt);
     CHECK(facts.verdict == ExpectedVerdict::Open);
 }
+
+namespace {
+
+/// Two parts in every combination and the base again, three pulls a set, their gains in per cent, 0.2 % of scatter.
+Credit pricedLattice(double pipe_pct, double pipeCost, double map_pct, double mapCost) {
+    const std::vector<Build> builds{build("A", {}), build("B", {{"pipe", "big"}}), build("C", {{"map", "new"}}),
+                                    build("D", {{"pipe", "big"}, {"map", "new"}})};
+    FitInput input;
+    input.builds = 4;
+    input.rpm = {3000.0, 4000.0, 5000.0};
+    input.logPower.resize(15, 3);
+    for (int i = 0; i < 15; ++i) {
+        const int fitted = i / 3 % 4;
+        const double gain = ((fitted & 1) != 0 ? pipe_pct : 0.0) + ((fitted & 2) != 0 ? map_pct : 0.0);
+        input.pulls.push_back({fitted, 0.2 * i, i / 3});
+        input.logPower.row(i).setConstant(11.0 + (gain + 0.2 * (i % 3 - 1)) / 100.0);
+    }
+    CreditSettings settings;
+    settings.notes.parts["pipe"].cost = pipeCost;
+    settings.notes.parts["map"].cost = mapCost;
+    DrawCache cache;
+    auto credit = creditOf(fitDay(input), builds, {{3000.0, 5000.0}, {}}, settings, cache);
+    REQUIRE(credit);
+    return std::move(*credit);
+}
+
+} // namespace
+
+TEST_CASE("a part gives more for its money only where the difference of gain over cost is proven") {
+    const Credit credit = pricedLattice(4.0, 200.0, 1.0, 1000.0);
+    REQUIRE(credit.betterValue.size() == 1);
+    CHECK(credit.sets.parts[credit.betterValue[0].more].name == "pipe");
+    CHECK(test::inEnglish(creditAdvice(credit)) == "For its money pipe gives more than map.");
+    CHECK(pricedLattice(4.0, 2e4, 1.0, 1e5).betterValue.size() == 1); // whatever the money is counted in
+    const Credit other = pricedLattice(1.0, 1000.0, 4.0, 200.0);
+    REQUIRE(other.betterValue.size() == 1);
+    CHECK(other.sets.parts[other.betterValue[0].more].name == "map");
+    CHECK(pricedLattice(4.0, 400.0, 1.0, 100.0).betterValue.empty()); // as much for the money
+    CHECK(pricedLattice(4.0, 0.0, 1.0, 100.0).betterValue.empty());   // what costs nothing has no price
+}

@@ -3,6 +3,7 @@
 #include "core/answer/credit.h"
 
 #include "core/answer/number_draws.h"
+#include "core/answer/part_facts.h"
 #include "core/units/nan.h"
 
 #include <algorithm>
@@ -33,6 +34,7 @@ public:
         addSteps();
         addInteractions();
         addBeyondSum();
+        addBetterValue();
         addCurves();
         const auto all = [](const auto& items) {
             return std::all_of(items.begin(), items.end(),
@@ -173,6 +175,35 @@ private:
             m_out.addsUp = gap.log > 0.0 ? AddsUp::More : AddsUp::Less;
         else if (gap.mayClaim && found && std::abs(found->estimate) + found->half90 < matters)
             m_out.addsUp = AddsUp::AddsUp; // by equivalence only
+    }
+
+    /// Shares over their cost held against each other: a contrast like any other.
+    void addBetterValue() {
+        struct Priced {
+            size_t part;
+            VectorXd perMoney;
+        };
+        std::vector<Priced> priced;
+        for (size_t i = 0; i < m_out.shares.size(); ++i) {
+            const CreditShare& share = m_out.shares[i];
+            const auto cost = factsOf(m_out, m_settings.notes, share.part, {}).cost;
+            if (cost && *cost > 0.0 && share.boundFactor <= 0.0)
+                priced.push_back({share.part, m_family[i] / *cost});
+        }
+        std::vector<VectorXd> all;
+        std::vector<std::pair<size_t, size_t>> pairs;
+        for (size_t i = 0; i < priced.size(); ++i)
+            for (size_t j = i + 1; j < priced.size(); ++j) {
+                all.push_back(priced[i].perMoney - priced[j].perMoney);
+                pairs.emplace_back(priced[i].part, priced[j].part);
+            }
+        if (all.empty())
+            return;
+        const double critical = familyCritical(m_draws, all, m_cache);
+        for (size_t i = 0; i < all.size(); ++i)
+            if (const CreditAmount apart = amountOf(all[i], critical, 1.0); apart.proven())
+                m_out.betterValue.push_back(apart.log > 0.0 ? BetterValue{pairs[i].first, pairs[i].second}
+                                                            : BetterValue{pairs[i].second, pairs[i].first});
     }
 
     void addCurves() {

@@ -58,6 +58,12 @@ struct CreditInteraction {
     CreditAmount amount;
 };
 
+/// A part that is proven to give more for its money than another.
+struct BetterValue {
+    size_t more = 0;
+    size_t less = 0;
+};
+
 /// Whether the parts give together what the sum of each alone says.
 enum class AddsUp { CannotTell, AddsUp, More, Less };
 
@@ -71,6 +77,7 @@ struct Credit {
     std::vector<CreditShare> shares; ///< of the parts that were told apart
     std::vector<CreditInteraction> interactions;
     std::optional<CreditAmount> beyondSum;
+    std::vector<BetterValue> betterValue; ///< of parts with a price and a fair share, all pairs judged together
     AddsUp addsUp = AddsUp::CannotTell;
     std::optional<double> interactionBound_pct; ///< as declared
     bool protectedFromDrift = true;

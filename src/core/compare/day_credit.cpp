@@ -191,6 +191,8 @@ std::vector<Statement> creditSummary(const Credit& credit) {
 std::vector<Statement> creditAdvice(const Credit& credit) {
     std::vector<Statement> out;
     const std::vector<CreditPart>& parts = credit.sets.parts;
+    for (const BetterValue& one : credit.betterValue)
+        out.push_back({"credit.better_value", {parts[one.more].name, parts[one.less].name}});
     for (const CreditPart& part : parts) {
         const std::set<std::string> names = changedNames(part);
         if (names.size() > 1)

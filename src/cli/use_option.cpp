@@ -73,7 +73,7 @@ void AnswerOptions::takeUse(TestDay& day) const {
     day.plan.use = wantedUse(use);
     day.plan.useAfterLooking = false;
     if (const Statement whyNot = usedSpeeds(day.plan.use, day.article).whyNot; !whyNot.empty())
-        throw DataError(Problem::NothingToCompare, {Several{{whyNot}}});
+        throw DataError(Problem::BadValue, {use, whyNot});
 }
 
 } // namespace hillrun::cli

@@ -90,7 +90,10 @@ bool drawCurves(const Telling& t, Canvas& canvas, double top, double height, con
     plot.axes(title, axis.labels);
     for (const NamedCurve& curve : curves) {
         plot.curve(rpm, curve.values, buildColour(curve.number), 1.5, buildDash(curve.number));
-        plot.endLabel(rpm, curve.values, t.day.builds[curve.number].id, buildColour(curve.number));
+        plot.endLabel(
+            rpm, curve.values,
+            shortened(t.day.builds[curve.number].id, t.style.width - canvas.right - 6.0, t.style.text + 2.0, true),
+            buildColour(curve.number));
     }
     plot.drawLabels();
     return true;
@@ -268,7 +271,7 @@ Figure fieldFigure(const Telling& t, const std::vector<LadderRow>& rows) {
     for (size_t i = 0; i < rows.size(); ++i) {
         const double y = ladder + kRow * static_cast<double>(i);
         canvas.page.add(Text{{canvas.left - 8.0, y + kRibbonHeight},
-                             rows[i].name,
+                             shortened(rows[i].name, canvas.left - 8.0, t.style.text + 2.0, true),
                              t.style.text + 2.0,
                              rows[i].colour,
                              true,

@@ -4,6 +4,7 @@
 
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
+#include "report/render.h"
 #include "words/voice.h"
 
 #include <algorithm>
@@ -56,7 +57,9 @@ void Plot::axes(const std::string& yTitle, bool xLabels, const std::string& xUni
                             true,
                             Align::Centre});
     }
-    m_page.add(Text{{m_topLeft.x, m_topLeft.y - 4}, yTitle, m_text, kQuietInk});
+    const double room = m_page.width - m_topLeft.x;
+    const double size = std::clamp(m_text * room / std::max(textWidth(yTitle, m_text), 1.0), 0.75 * m_text, m_text);
+    m_page.add(Text{{m_topLeft.x, m_topLeft.y - 4}, shortened(yTitle, room, size), size, kQuietInk});
     if (xLabels)
         m_page.add(Text{{m_topLeft.x + m_width, m_topLeft.y + m_height + 2.0 * m_text + 4.0},
                         xUnit,

@@ -92,6 +92,21 @@ TEST_CASE("the page for a browser is read back: drawings are sound, readings fit
     CHECK(readings == 3);
 }
 
+TEST_CASE("drawings: one a page, beside each other") {
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("report");
+    REQUIRE(w.settled());
+    w.dialogs.target = QString::fromStdString((w.folder.path() / "sheet.svg").string());
+    w.trigger("report.svg");
+    for (const char* name : {"sheet.svg", "sheet-2.svg", "sheet-3.svg"}) {
+        QXmlStreamReader xml(readBack(w.folder.path() / name));
+        while (!xml.atEnd())
+            xml.readNext();
+        CHECK(xml.errorString().toStdString() == "");
+    }
+    CHECK_FALSE(std::filesystem::exists(w.folder.path() / "sheet-4.svg"));
+}
+
 TEST_CASE("the other curve of Compare goes onto its own page and into the table") {
     OpenWindow w(test::boostDay());
     w.window->showPage("compare");

@@ -5,6 +5,7 @@
 #include "formats/curves_csv.h"
 #include "formats/day_store.h"
 #include "formats/file_io.h"
+#include "report/figures.h"
 #include "report/html.h"
 #include "report/plot.h"
 #include "report/render.h"
@@ -263,6 +264,23 @@ TEST_CASE("a page for a browser holds every answer, escapes names and fetches no
     CHECK(sections == lattice.analysis.comparisons.size() + 2);
     CHECK(html.find("Pipe and ignition map together") != std::string::npos);
     CHECK(report::htmlOf(lattice.document(), {}, Language::English).find("workshop\">") == std::string::npos);
+}
+
+TEST_CASE("long ids and titles stay on their drawing") {
+    const WholeDay runners(test::runnerDay());
+    const Voice german = Voice::of(Language::German);
+    const std::vector<report::LadderRow> rows{{"Build-with-a-long-id", report::kInk, {}, "+1"}};
+    const report::Telling t{runners.day, runners.analysis, german, report::kScreenStyle};
+    const auto best = report::bestFigure(t, *runners.analysis.credit->sweep);
+    REQUIRE(best);
+    for (const report::Page& drawing : {report::fieldFigure(t, rows).drawing, best->drawing})
+        for (const report::Mark& mark : drawing.marks)
+            if (const auto* text = std::get_if<report::Text>(&mark)) {
+                const double width = report::textWidth(text->text, text->size, text->bold, text->mono);
+                INFO(text->text);
+                CHECK(text->at.x - (text->align == report::Align::Right ? width : 0.0) >= -0.5);
+                CHECK(text->at.x + (text->align == report::Align::Left ? width : 0.0) <= drawing.width + 0.5);
+            }
 }
 
 TEST_CASE("a text that is too wide is shortened between letters") {

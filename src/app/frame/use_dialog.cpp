@@ -111,6 +111,7 @@ void UseDialog::addWeights(QVBoxLayout& column, Look& look) {
     QRadioButton* choice = addChoice(column, "useWeights", tr("Each speed as much as it counts"), {});
     column.addWidget(m_bars);
     connect(m_bars, &WeightBars::changed, choice, [this, choice] {
+        m_given.clear();
         choice->setChecked(true);
         refresh();
     });
@@ -132,6 +133,7 @@ void UseDialog::showDay() {
         m_gear->setCurrentIndex(std::max(0, m_gear->findData(shifts->gear)));
     } else if (const auto* weights = std::get_if<SpeedWeights>(&now)) {
         m_bars->setWeights(*weights);
+        m_given = *weights;
     }
     m_choices[now.index()]->setChecked(true);
     m_choices[now.index()]->setFocus();
@@ -145,7 +147,7 @@ WantedUse UseDialog::use() const {
     if (m_choices[3]->isChecked())
         return ShiftToShift{m_gear->currentData().toInt()};
     if (m_choices[4]->isChecked())
-        return m_bars->weights();
+        return m_given.empty() ? m_bars->weights() : m_given;
     return {};
 }
 
@@ -155,7 +157,7 @@ bool UseDialog::canBeMeant() const {
         return range->high > range->low;
     if (const auto* held = std::get_if<HeldSpeed>(&now))
         return held->rpm > held->halfWidth_rpm && held->halfWidth_rpm > 0.0;
-    return !std::holds_alternative<SpeedWeights>(now) || !m_bars->empty();
+    return !std::holds_alternative<SpeedWeights>(now) || !m_given.empty() || !m_bars->empty();
 }
 
 void UseDialog::accept() {

@@ -44,6 +44,7 @@ private:
     QComboBox* m_gear = nullptr;
     QLabel* m_gearRange = nullptr;
     WeightBars* m_bars = nullptr;
+    SpeedWeights m_given; ///< the day's own, finer than bars may be; until one is drawn
     QPushButton* m_ok = nullptr;
 };
 

@@ -1430,6 +1430,22 @@
         <source>Page for a browser (*.html)</source>
         <translation>Seite für einen Browser (*.html)</translation>
     </message>
+    <message>
+        <source>Drawings …</source>
+        <translation>Zeichnungen …</translation>
+    </message>
+    <message>
+        <source>The sheets as drawings (SVG), one a page</source>
+        <translation>Die Blätter als Zeichnungen (SVG), eine je Seite</translation>
+    </message>
+    <message>
+        <source>Write drawings</source>
+        <translation>Zeichnungen schreiben</translation>
+    </message>
+    <message>
+        <source>Drawing (*.svg)</source>
+        <translation>Zeichnung (*.svg)</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::AboutDialog</name>

@@ -1430,6 +1430,22 @@
         <source>Page for a browser (*.html)</source>
         <translation>Page pour un navigateur (*.html)</translation>
     </message>
+    <message>
+        <source>Drawings …</source>
+        <translation>Dessins …</translation>
+    </message>
+    <message>
+        <source>The sheets as drawings (SVG), one a page</source>
+        <translation>Les feuilles en dessins (SVG), un par page</translation>
+    </message>
+    <message>
+        <source>Write drawings</source>
+        <translation>Écrire les dessins</translation>
+    </message>
+    <message>
+        <source>Drawing (*.svg)</source>
+        <translation>Dessin (*.svg)</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::AboutDialog</name>

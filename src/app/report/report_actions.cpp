@@ -40,8 +40,12 @@ bool analysed(const WindowState& s) { return s.analysed; }
 void ReportActions::declare(const Workplace& at) {
     const auto add = [&](const char* id, const QString& text, const QString& key, const QString& tip,
                          void (*run)(const Workplace&)) {
-        at.actions.add({.id = id, .text = text, .keys = {key}, .tip = tip, .rule = analysed}, &at.actions,
-                       [at, run] { run(at); });
+        at.actions.add({.id = id,
+                        .text = text,
+                        .keys = key.isEmpty() ? QList<QKeySequence>{} : QList<QKeySequence>{key},
+                        .tip = tip,
+                        .rule = analysed},
+                       &at.actions, [at, run] { run(at); });
     };
     add("report.print", tr("Print \u2026"), u"Ctrl+P"_s, tr("The sheet on paper"), print);
     add("report.pdf", tr("Print to PDF \u2026"), u"Ctrl+Shift+P"_s, tr("The sheet as PDF"), [](const Workplace& here) {
@@ -52,6 +56,11 @@ void ReportActions::declare(const Workplace& at) {
         tr("The sheets as one file that any browser and telephone reads"), [](const Workplace& here) {
             here.files.exportTo(tr("Write a page for a browser"), u".html"_s, tr("Page for a browser (*.html)"),
                                 [&](const fs::path& target) { page(here).exportHtml(target); });
+        });
+    add("report.svg", tr("Drawings \u2026"), {}, tr("The sheets as drawings (SVG), one a page"),
+        [](const Workplace& here) {
+            here.files.exportTo(tr("Write drawings"), u".svg"_s, tr("Drawing (*.svg)"),
+                                [&](const fs::path& target) { page(here).exportSvg(target); });
         });
     add("report.csv", tr("Table as CSV \u2026"), u"Ctrl+E"_s, tr("Curves and differences as a table"),
         [](const Workplace& here) {

@@ -142,7 +142,7 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
     addSection(tr("All builds: the field"), &report::SheetSections::field);
     addSection(tr("What each part gives: credit"), &report::SheetSections::credit);
     column->addSpacing(px(16));
-    for (const char* id : {"report.print", "report.pdf", "report.html", "report.csv", "day.export_zip"}) {
+    for (const char* id : {"report.print", "report.pdf", "report.html", "report.svg", "report.csv", "day.export_zip"}) {
         QAction* action = actions.get(id);
         auto* button = new QPushButton(action->text(), side);
         button->setObjectName(QLatin1StringView(id) + u"_button"_s);
@@ -211,6 +211,14 @@ void ReportPage::recall(const SettingsStore& settings) {
 void ReportPage::exportPdf(const std::filesystem::path& target) const {
     if (const auto pages = sheets(); !pages.empty())
         report::writePdf(pages, target, m_document.day().name);
+}
+
+void ReportPage::exportSvg(const std::filesystem::path& target) const {
+    const auto pages = sheets();
+    for (size_t i = 0; i < pages.size(); ++i) {
+        const std::string number = i == 0 ? std::string() : "-" + std::to_string(i + 1);
+        report::writeSvg(pages[i], target.parent_path() / (target.stem().string() + number + ".svg"));
+    }
 }
 
 void ReportPage::exportHtml(const std::filesystem::path& target) const {

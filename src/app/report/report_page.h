@@ -29,6 +29,8 @@ public:
     [[nodiscard]] QString shownText() const;
     /// Writes what is shown. Throws DataError.
     void exportPdf(const std::filesystem::path& target) const;
+    /// A drawing a page: the target, then the same name with "-2" and so on. Throws DataError.
+    void exportSvg(const std::filesystem::path& target) const;
     /// The same as one file for a browser. Throws DataError.
     void exportHtml(const std::filesystem::path& target) const;
     /// Paper and letterhead.

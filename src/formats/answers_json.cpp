@@ -383,6 +383,8 @@ Json analyseAnswer(const DayAnalysis& analysis) {
         out["comparisons"].push_back(comparisonJson(comparison));
     if (analysis.quantity)
         addQuantity(out, *analysis.quantity);
+    if (analysis.model)
+        out["use"] = useJson(useOfDay(analysis));
     if (analysis.field)
         out["field"] = fieldJson(*analysis.field);
     out["flags"] = flagsJson(analysis);

@@ -157,6 +157,22 @@ TEST_CASE("the answers and sheets of the demo days are as accepted") {
     }
 }
 
+TEST_CASE("the pages of field and credit on the demo days are as accepted") {
+    for (const char* name : {"day-5-inlet-runners", "day-6-pipe-and-map", "day-7-two-stroke-timing"}) {
+        DYNAMIC_SECTION(name) {
+            const TestDay day = readDay(test::dataFolder() / "demo" / name);
+            AnalysisSettings settings;
+            settings.credit = true;
+            DrawCache cache;
+            const DayAnalysis analysis = analyse(day, settingsFor(day, settings), cache);
+            auto pages = report::pagesOf(report::documentOf(day, analysis, {&analysis.comparisons.front()}, {}));
+            REQUIRE(pages.size() == 3);
+            pages.erase(pages.begin()); // the pair: as on the days above
+            checkAgainst(baselineFolder() / name / "sheets.txt", marksText(pages));
+        }
+    }
+}
+
 TEST_CASE("the words of Compare and Check on the demo days are as accepted") {
     for (const char* name : kDays) {
         DYNAMIC_SECTION(name) {

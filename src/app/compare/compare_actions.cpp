@@ -67,7 +67,7 @@ void CompareActions::declare(const Workplace& at) {
                     .tip = tr("The selected band of the table of bands"),
                     .scope = {"compare", "bandTable"},
                     .edits = true},
-                   &at.actions, [at] { pageOf<ComparePage>(at.host, "compare").removeSelectedBand(); });
+                   &at.actions, [at] { pageOf<ComparePage>(at.host, "compare").pair().removeSelectedBand(); });
     at.actions.note({{u"["_s, u"]"_s}, tr("On a board, at the cursor: a band begins or ends there"), {"compare"}});
     at.actions.note({{QKeySequence(Qt::Key_Up), QKeySequence(Qt::Key_Down)},
                      tr("On a board: the build to look at"),

@@ -2665,34 +2665,6 @@
 <context>
     <name>hillrun::ComparePage</name>
     <message>
-        <source>Show as</source>
-        <translation>Zeigen als</translation>
-    </message>
-    <message>
-        <source>Which curve stands for a build. The difference always comes from all its pulls.</source>
-        <translation>Welche Kurve für einen Stand steht. Der Unterschied kommt immer aus allen seinen Läufen.</translation>
-    </message>
-    <message>
-        <source>drag across the curves to add a band</source>
-        <translation>über die Kurven ziehen, um einen Bereich hinzuzufügen</translation>
-    </message>
-    <message>
-        <source>From: the build that is compared against</source>
-        <translation>Von: der Stand, gegen den verglichen wird</translation>
-    </message>
-    <message>
-        <source>To: the build that is looked at</source>
-        <translation>Zu: der Stand, der angesehen wird</translation>
-    </message>
-    <message>
-        <source>Swap the two builds</source>
-        <translation>Die beiden Stände tauschen</translation>
-    </message>
-    <message>
-        <source>Average differences by band</source>
-        <translation>Mittlere Unterschiede je Bereich</translation>
-    </message>
-    <message>
         <source>No day is open.</source>
         <translation>Kein Tag ist offen.</translation>
     </message>
@@ -2727,14 +2699,6 @@
     <message>
         <source>Open a day folder or a package with Ctrl+O, or drop logger files on the window</source>
         <translation>Einen Ordner oder ein Paket mit Strg+O öffnen, oder Logger-Dateien auf das Fenster ziehen</translation>
-    </message>
-    <message>
-        <source>Add the band %1</source>
-        <translation>Bereich %1 hinzufügen</translation>
-    </message>
-    <message>
-        <source>Remove the band %1</source>
-        <translation>Bereich %1 entfernen</translation>
     </message>
     <message>
         <source>Pair</source>
@@ -4477,6 +4441,45 @@
     <message>
         <source>it shortens the range that all pulls share</source>
         <translation>er verkürzt den Bereich, den alle Läufe teilen</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::PairPane</name>
+    <message>
+        <source>Show as</source>
+        <translation>Zeigen als</translation>
+    </message>
+    <message>
+        <source>Which curve stands for a build. The difference always comes from all its pulls.</source>
+        <translation>Welche Kurve für einen Stand steht. Der Unterschied kommt immer aus allen seinen Läufen.</translation>
+    </message>
+    <message>
+        <source>drag across the curves to add a band</source>
+        <translation>über die Kurven ziehen, um einen Bereich hinzuzufügen</translation>
+    </message>
+    <message>
+        <source>From: the build that is compared against</source>
+        <translation>Von: der Stand, gegen den verglichen wird</translation>
+    </message>
+    <message>
+        <source>To: the build that is looked at</source>
+        <translation>Zu: der Stand, der angesehen wird</translation>
+    </message>
+    <message>
+        <source>Swap the two builds</source>
+        <translation>Die beiden Stände tauschen</translation>
+    </message>
+    <message>
+        <source>Average differences by band</source>
+        <translation>Mittlere Unterschiede je Bereich</translation>
+    </message>
+    <message>
+        <source>Add the band %1</source>
+        <translation>Bereich %1 hinzufügen</translation>
+    </message>
+    <message>
+        <source>Remove the band %1</source>
+        <translation>Bereich %1 entfernen</translation>
     </message>
 </context>
 <context>

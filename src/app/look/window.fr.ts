@@ -2665,34 +2665,6 @@
 <context>
     <name>hillrun::ComparePage</name>
     <message>
-        <source>Show as</source>
-        <translation>Montrer</translation>
-    </message>
-    <message>
-        <source>Which curve stands for a build. The difference always comes from all its pulls.</source>
-        <translation>Quelle courbe représente un montage. La différence vient toujours de tous ses passages.</translation>
-    </message>
-    <message>
-        <source>drag across the curves to add a band</source>
-        <translation>tirer à travers les courbes pour ajouter une plage</translation>
-    </message>
-    <message>
-        <source>From: the build that is compared against</source>
-        <translation>De : le montage de référence</translation>
-    </message>
-    <message>
-        <source>To: the build that is looked at</source>
-        <translation>À : le montage regardé</translation>
-    </message>
-    <message>
-        <source>Swap the two builds</source>
-        <translation>Échanger les deux montages</translation>
-    </message>
-    <message>
-        <source>Average differences by band</source>
-        <translation>Différences moyennes par plage</translation>
-    </message>
-    <message>
         <source>No day is open.</source>
         <translation>Aucune journée n&apos;est ouverte.</translation>
     </message>
@@ -2727,14 +2699,6 @@
     <message>
         <source>Open a day folder or a package with Ctrl+O, or drop logger files on the window</source>
         <translation>Ouvrir un dossier ou un paquet avec Ctrl+O, ou déposer des fichiers d&apos;enregistreur sur la fenêtre</translation>
-    </message>
-    <message>
-        <source>Add the band %1</source>
-        <translation>Ajouter la plage %1</translation>
-    </message>
-    <message>
-        <source>Remove the band %1</source>
-        <translation>Enlever la plage %1</translation>
     </message>
     <message>
         <source>Pair</source>
@@ -4477,6 +4441,45 @@
     <message>
         <source>it shortens the range that all pulls share</source>
         <translation>il raccourcit la plage que tous les passages partagent</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::PairPane</name>
+    <message>
+        <source>Show as</source>
+        <translation>Montrer</translation>
+    </message>
+    <message>
+        <source>Which curve stands for a build. The difference always comes from all its pulls.</source>
+        <translation>Quelle courbe représente un montage. La différence vient toujours de tous ses passages.</translation>
+    </message>
+    <message>
+        <source>drag across the curves to add a band</source>
+        <translation>tirer à travers les courbes pour ajouter une plage</translation>
+    </message>
+    <message>
+        <source>From: the build that is compared against</source>
+        <translation>De : le montage de référence</translation>
+    </message>
+    <message>
+        <source>To: the build that is looked at</source>
+        <translation>À : le montage regardé</translation>
+    </message>
+    <message>
+        <source>Swap the two builds</source>
+        <translation>Échanger les deux montages</translation>
+    </message>
+    <message>
+        <source>Average differences by band</source>
+        <translation>Différences moyennes par plage</translation>
+    </message>
+    <message>
+        <source>Add the band %1</source>
+        <translation>Ajouter la plage %1</translation>
+    </message>
+    <message>
+        <source>Remove the band %1</source>
+        <translation>Enlever la plage %1</translation>
     </message>
 </context>
 <context>

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/compare/part_words.h"
 #include "core/plan/named_use.h"
 #include "core/units/log_percent.h"
 #include "report/figures.h"
@@ -70,6 +71,11 @@ Section fieldSection(const Telling& t) {
     out.blocks.emplace_back(Gap{12.0});
     out.blocks.emplace_back(std::move(table));
     out.blocks.emplace_back(Gap{3.0});
+    const Build* base = findBuild(t.day, field.base);
+    for (const FieldBuild& build : byGain(field))
+        if (const Build* other = findBuild(t.day, build.id); base && other)
+            if (const Statement specific = specificPhrase(t.analysis, *base, *other); !specific.empty())
+                out.blocks.emplace_back(Paragraph{t.voice.say(specific)});
     out.blocks.emplace_back(Paragraph{t.said("sheet.field_method"), Tone::Quiet, true});
     return out;
 }

@@ -5,6 +5,7 @@
 
 #include "core/answer/part_facts.h"
 #include "core/compare/day_credit.h"
+#include "core/compare/part_words.h"
 #include "english.h"
 
 #include <algorithm>
@@ -314,6 +315,32 @@ TEST_CASE("what was expected is held against what was found") {
     // sd of the expectation 1, of the estimate 1: 10 * 2^2 = 40 degrees of freedom, t = 2.021, limit 2.858
     CHECK(verdictOn({2.0 - 1.959964, 2.0 + 1.959964}, 4.87, 1.0, 10) == V::More);
     CHECK(verdictOn({2.0 - 1.959964, 2.0 + 1.959964}, 4.84, 1.0, 10) == V::Open);
+}
+
+TEST_CASE("a displacement is read from what a build notes, in cubic centimetres or litres") {
+    const auto litres = [](const char* value) { return litresOf(build("A", {{"displacement", value}})); };
+    CHECK(litres("1 050 cc").value() == Approx(1.05));
+    CHECK(litres("1,05 l").value() == Approx(1.05));
+    CHECK(litres("998 cm3").value() == Approx(0.998));
+    CHECK(litres("0.998").value() == Approx(0.998));
+    CHECK_FALSE(litres("big"));
+    CHECK_FALSE(litres("900/1000"));
+    CHECK_FALSE(litresOf(build("A", {{"pipe", "998 cc"}})));
+    CHECK(litresOf(build("A", {}, {{"displacement", "650 cc"}})).value() == Approx(0.65));
+}
+
+TEST_CASE("builds of different displacement say what a litre gives beside their power") {
+    DayAnalysis analysis;
+    analysis.builds.resize(2);
+    analysis.builds[0].id = "A";
+    analysis.builds[0].peakPower_w.value = 71.9e3;
+    analysis.builds[1].id = "B";
+    analysis.builds[1].peakPower_w.value = 75e3;
+    const Build a = build("A", {{"displacement", "1000 cc"}});
+    CHECK(test::inEnglish(specificPhrase(analysis, a, build("B", {{"displacement", "1080 cc"}}))) ==
+          "Peak power a litre: 71.9 kW with A, 69.4 kW with B"); // 75 / 1.08
+    CHECK(specificPhrase(analysis, a, build("B", {{"displacement", "1.0 l"}})).empty());
+    CHECK(specificPhrase(analysis, a, build("B", {})).empty());
 }
 
 TEST_CASE("a part's price is that of its interval, never of its estimate") {

@@ -3,6 +3,7 @@
 #include "app/compare/field_content.h"
 
 #include "app/look/words.h"
+#include "core/compare/part_words.h"
 #include "core/plan/named_use.h"
 #include "core/units/log_percent.h"
 
@@ -169,7 +170,7 @@ QString useText(const TestDay& day, const DayAnalysis& analysis) {
     return QObject::tr("Use: %1").arg(qs(usePhrase(day, analysis.field->use)));
 }
 
-QStringList fieldLines(const DayAnalysis& analysis, const std::string& build) {
+QStringList fieldLines(const TestDay& day, const DayAnalysis& analysis, const std::string& build) {
     QStringList out;
     const FieldBuild* score = findIn(analysis, build);
     if (!score || !std::isfinite(score->gain))
@@ -187,6 +188,11 @@ QStringList fieldLines(const DayAnalysis& analysis, const std::string& build) {
     }
     if (const Comparison* c = build == field.base ? nullptr : analysis.find(field.base, build))
         out << changedText(*c);
+    const Build* from = findBuild(day, field.base);
+    const Build* to = findBuild(day, build);
+    if (from && to)
+        if (const Statement specific = specificPhrase(analysis, *from, *to); !specific.empty())
+            out << qs(specific);
     return out;
 }
 

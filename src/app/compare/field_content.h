@@ -48,6 +48,6 @@ QString fieldText(const DayAnalysis& analysis);
 /// "Use: 4 500–7 500 rpm, chosen after looking", when there is a field
 QString useText(const TestDay& day, const DayAnalysis& analysis);
 /// What is known of one build among the others, line by line.
-QStringList fieldLines(const DayAnalysis& analysis, const std::string& build);
+QStringList fieldLines(const TestDay& day, const DayAnalysis& analysis, const std::string& build);
 
 } // namespace hillrun

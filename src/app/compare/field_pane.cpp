@@ -183,8 +183,9 @@ void FieldPane::refresh() {
 void FieldPane::refreshSide(const DayAnalysis& analysis) {
     const Build* build = findBuild(m_document.day(), m_chosen);
     m_name->setText(build ? u"%1   %2"_s.arg(qs(build->id), qs(build->name)) : QString());
-    m_lines->setText(curveLookedAt(analysis, m_selection.curve()) ? QString()
-                                                                  : fieldLines(analysis, m_chosen).join(u"\n"_s));
+    m_lines->setText(curveLookedAt(analysis, m_selection.curve())
+                         ? QString()
+                         : fieldLines(m_document.day(), analysis, m_chosen).join(u"\n"_s));
 }
 
 /// As near to a square as they go.

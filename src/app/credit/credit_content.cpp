@@ -279,7 +279,8 @@ QStringList creditCautions(const TestDay& day, const DayAnalysis& analysis) {
     return out;
 }
 
-QStringList partLines(const Credit& credit, const CreditLook& look) {
+QStringList partLines(const DayAnalysis& analysis, const CreditLook& look) {
+    const Credit& credit = *analysis.credit;
     QStringList out;
     if (look.part >= credit.sets.parts.size())
         return out;
@@ -288,6 +289,10 @@ QStringList partLines(const Credit& credit, const CreditLook& look) {
             for (const Change& change : *changes)
                 out << u"%1: %2 \u2192 %3"_s.arg(qs(change.part), qs(valuePhrase(change.from)),
                                                  qs(valuePhrase(change.to)));
+    for (const CreditStep* step : stepsOf(credit, look.part))
+        if (const Statement specific = specificPhrase(analysis, credit.builds[step->from], credit.builds[step->to]);
+            !specific.empty())
+            out << qs(specific);
     const CreditShare* share = credit.sets.parts.size() > 1 ? shareOf(credit, look.part) : nullptr;
     if (share && share->alone)
         out << QObject::tr("alone %1").arg(gainText(*share->alone, look.units));

@@ -89,6 +89,6 @@ QString baseText(const Credit& credit, const DisplayUnits& units);
 QString creditText(const DayAnalysis* analysis);
 QStringList creditCautions(const TestDay& day, const DayAnalysis& analysis);
 /// What is known of one part beside the table, line by line: alone, on top, interactions.
-QStringList partLines(const Credit& credit, const CreditLook& look);
+QStringList partLines(const DayAnalysis& analysis, const CreditLook& look);
 
 } // namespace hillrun

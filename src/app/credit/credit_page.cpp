@@ -246,7 +246,7 @@ void CreditPage::refreshParts(const DayAnalysis& analysis) {
     m_curve->setContent(partCurve(analysis, looked(), m_look.theme()));
     const RpmRange axis = m_curve->content().xRange.value_or(RpmRange{});
     m_table->setRows(partRows(day, analysis, looked()), m_part, axis, analysis.settings.reduce.grid_rpm);
-    m_lines->setText(partLines(credit, looked()).join(u"\n"_s));
+    m_lines->setText(partLines(analysis, looked()).join(u"\n"_s));
 }
 
 void CreditPage::refreshSweep(const DayAnalysis& analysis) {

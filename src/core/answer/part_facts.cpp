@@ -33,6 +33,23 @@ std::string currencyOf(const std::vector<Build>& builds) {
     return {};
 }
 
+std::optional<double> litresOf(const Build& build) {
+    constexpr double kSurelyCubicCentimetres = 20.0; // no engine here has so many litres
+    for (const NamedValues* list : {&build.parts, &build.settings})
+        for (const auto& [name, value] : *list) {
+            if (name != "displacement")
+                continue;
+            std::string text = value;
+            std::erase(text, ' '); // "1 050 cc"
+            if (text.ends_with("cm3"))
+                text.resize(text.size() - 3); // the 3 is none of its figures
+            const auto number = numberIn(text);
+            if (number && *number > 0.0)
+                return *number > kSurelyCubicCentimetres ? *number / 1000.0 : *number;
+        }
+    return std::nullopt;
+}
+
 ExpectedVerdict verdictOn(const std::pair<double, double>& expected_w, double estimate_w, double standardError_w,
                           int degreesOfFreedom) {
     if (!(standardError_w > 0.0) || degreesOfFreedom < 1)

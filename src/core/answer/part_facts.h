@@ -31,6 +31,10 @@ PartFacts factsOf(const Credit& credit, const CreditNotes& notes, size_t part, c
 /// The builds' currency, when one of them names it.
 std::string currencyOf(const std::vector<Build>& builds);
 
+/// The displacement that a build notes among its parts or settings ("displacement": "1 050 cc", "1,05 l"), litres;
+/// nothing when it notes none, or none that can be read.
+std::optional<double> litresOf(const Build& build);
+
 /// An expectation read as a 95 % range is held against an estimate with its standard error (Welch 1947, Satterthwaite
 /// 1946): "as expected" only when the estimate's own 90 % interval lies in the range.
 ExpectedVerdict verdictOn(const std::pair<double, double>& expected_w, double estimate_w, double standardError_w,

@@ -39,4 +39,16 @@ Statement expectedPhrase(const PartFacts& facts, DisplayUnits units) {
     return {ids[static_cast<size_t>(facts.verdict)], {range}};
 }
 
+Statement specificPhrase(const DayAnalysis& analysis, const Build& from, const Build& to) {
+    const auto before = litresOf(from);
+    const auto after = litresOf(to);
+    const BuildResult* first = analysis.findBuild(from.id);
+    const BuildResult* second = analysis.findBuild(to.id);
+    if (!before || !after || *before == *after || !first || !second)
+        return {};
+    return {"part.specific",
+            {Power{first->peakPower_w.value / *before, 0.0, false, 3}, from.id,
+             Power{second->peakPower_w.value / *after, 0.0, false, 3}, to.id}};
+}
+
 } // namespace hillrun

@@ -14,7 +14,8 @@ std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysi
 /// "Pipe and map give 3.8 ± 0.7 kW together ...", or why nothing can be said of parts.
 std::vector<Statement> creditSummary(const Credit& credit);
 
-/// What gives more for its money, and what would tell more: a combination to be run next, the base again; and what was never run apart.
+/// What gives more for its money, and what would tell more: a combination to be run next, the base again; and what was
+/// never run apart.
 std::vector<Statement> creditAdvice(const Credit& credit);
 
 } // namespace hillrun

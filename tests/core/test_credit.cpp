@@ -9,6 +9,9 @@
 #include "english.h"
 
 #include <algorithm>
+#include <array>
+#include <boost/random/mersenne_twister.hpp>
+#include <boost/random/uniform_real_distribution.hpp>
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <numeric>
@@ -387,27 +390,39 @@ TEST_CASE("a part's price is that of its interval, never of its estimate") {
 
 namespace {
 
-/// Two parts in every combination and the base again, three pulls a set, their gains in per cent, 0.2 % of scatter.
-Credit pricedLattice(double pipe_pct, double pipeCost, double map_pct, double mapCost) {
-    const std::vector<Build> builds{build("A", {}), build("B", {{"pipe", "big"}}), build("C", {{"map", "new"}}),
-                                    build("D", {{"pipe", "big"}, {"map", "new"}})};
-    FitInput input;
-    input.builds = 4;
-    input.rpm = {3000.0, 4000.0, 5000.0};
-    input.logPower.resize(15, 3);
+/// Two parts in every combination and the base again, three pulls a set, 0.2 % of scatter: gains of the builds A to D
+/// in per cent. `column` says which column of the fit each of them is.
+FitInput latticeDay(const std::array<double, 4>& gain_pct, const std::array<int, 4>& column = {0, 1, 2, 3}) {
+    FitInput out;
+    out.builds = 4;
+    out.rpm = {3000.0, 4000.0, 5000.0};
+    out.logPower.resize(15, 3);
     for (int i = 0; i < 15; ++i) {
-        const int fitted = i / 3 % 4;
-        const double gain = ((fitted & 1) != 0 ? pipe_pct : 0.0) + ((fitted & 2) != 0 ? map_pct : 0.0);
-        input.pulls.push_back({fitted, 0.2 * i, i / 3});
-        input.logPower.row(i).setConstant(11.0 + (gain + 0.2 * (i % 3 - 1)) / 100.0);
+        const auto fitted = static_cast<size_t>(i / 3 % 4);
+        out.pulls.push_back({column[fitted], 0.2 * i, i / 3});
+        out.logPower.row(i).setConstant(11.0 + (gain_pct[fitted] + 0.2 * (i % 3 - 1)) / 100.0);
     }
-    CreditSettings settings;
-    settings.notes.parts["pipe"].cost = pipeCost;
-    settings.notes.parts["map"].cost = mapCost;
+    return out;
+}
+
+const std::vector<Build>& latticeBuilds() {
+    static const std::vector<Build> builds{build("A", {}), build("B", {{"pipe", "big"}}), build("C", {{"map", "new"}}),
+                                           build("D", {{"pipe", "big"}, {"map", "new"}})};
+    return builds;
+}
+
+Credit creditOfDay(const FitInput& input, const std::vector<Build>& builds, const CreditSettings& settings = {}) {
     DrawCache cache;
     auto credit = creditOf(fitDay(input), builds, {{3000.0, 5000.0}, {}}, settings, cache);
     REQUIRE(credit);
     return std::move(*credit);
+}
+
+Credit pricedLattice(double pipe_pct, double pipeCost, double map_pct, double mapCost) {
+    CreditSettings settings;
+    settings.notes.parts["pipe"].cost = pipeCost;
+    settings.notes.parts["map"].cost = mapCost;
+    return creditOfDay(latticeDay({0.0, pipe_pct, map_pct, pipe_pct + map_pct}), latticeBuilds(), settings);
 }
 
 } // namespace
@@ -423,4 +438,50 @@ TEST_CASE("a part gives more for its money only where the difference of gain ove
     CHECK(other.sets.parts[other.betterValue[0].more].name == "map");
     CHECK(pricedLattice(4.0, 400.0, 1.0, 100.0).betterValue.empty()); // as much for the money
     CHECK(pricedLattice(4.0, 0.0, 1.0, 100.0).betterValue.empty());   // what costs nothing has no price
+}
+
+TEST_CASE("a factor on all powers and another order of the builds change no share; shares and steps add up") {
+    boost::random::mt19937 random(11);
+    const boost::random::uniform_real_distribution<double> spread(-5.0, 5.0);
+    const auto percent = [&] { return spread(random); };
+    for (int round = 0; round < 12; ++round) {
+        const std::array<double, 4> gains{0.0, percent(), percent(), percent()};
+        const Credit credit = creditOfDay(latticeDay(gains), latticeBuilds());
+        REQUIRE(credit.shares.size() == 2U);
+        CHECK(std::abs(credit.shares[0].amount.log + credit.shares[1].amount.log - credit.total->log) < 1e-12);
+        FitInput louder = latticeDay(gains);
+        louder.logPower.array() += 0.4 * percent();
+        const Credit scaled = creditOfDay(louder, latticeBuilds());
+        // D second in the file, then C, then B
+        const std::vector<Build>& builds = latticeBuilds();
+        const Credit turned =
+            creditOfDay(latticeDay(gains, {0, 3, 2, 1}), {builds[0], builds[3], builds[2], builds[1]});
+        for (const CreditShare& share : credit.shares)
+            for (const Credit* other : {&scaled, &turned})
+                for (const CreditShare& same : other->shares)
+                    if (other->sets.parts[same.part].name == credit.sets.parts[share.part].name) {
+                        CHECK(std::abs(same.amount.log - share.amount.log) < 1e-9);
+                        CHECK(std::abs((same.amount.high - same.amount.low) / (share.amount.high - share.amount.low) -
+                                       1.0) < 0.01); // the critical values are drawn
+                    }
+    }
+}
+
+TEST_CASE("the steps of a ladder add up to the whole") {
+    boost::random::mt19937 random(11);
+    const boost::random::uniform_real_distribution<double> spread(-5.0, 5.0);
+    const auto percent = [&] { return spread(random); };
+    for (int round = 0; round < 12; ++round) {
+        const std::array<double, 4> gains{0.0, percent(), percent(), percent()};
+        const std::vector<Build> ladder{build("A", {}), build("B", {{"pipe", "big"}}),
+                                        build("C", {{"pipe", "big"}, {"map", "new"}}),
+                                        build("D", {{"pipe", "big"}, {"map", "new"}, {"cam", "long"}})};
+        const Credit credit = creditOfDay(latticeDay(gains), ladder);
+        CHECK(credit.sets.kind == CreditKind::Ladder);
+        CHECK(credit.steps.size() == 3U);
+        double sum = 0.0;
+        for (const CreditStep& step : credit.steps)
+            sum += step.amount.log;
+        CHECK(std::abs(sum - credit.total->log) < 1e-12);
+    }
 }

@@ -13,6 +13,8 @@
 #include <QComboBox>
 #include <QMenu>
 #include <QRegularExpression>
+#include <QScrollArea>
+#include <QScrollBar>
 #include <QUndoStack>
 
 using namespace hillrun;
@@ -72,6 +74,9 @@ TEST_CASE("every page speaks German and French, and nothing is cut") {
                 INFO(language.toStdString() << " " << name.toStdString() << " at " << size.width());
                 CHECK(test::cutTexts(*w.window).join(u"\n"_s).toStdString() == "");
                 CHECK(englishIn(wordsOn(*w.window)).join(u"\n"_s).toStdString() == "");
+                for (const QScrollArea* area : w.window->findChildren<QScrollArea*>())
+                    if (area->isVisible() && page.id == "compare") // it fits its window across
+                        CHECK(area->horizontalScrollBar()->maximum() == 0);
                 if (const QString folder = qEnvironmentVariable("HILLRUN_PICTURES"); !folder.isEmpty())
                     w.window->grab().save(u"%1/%2_%3_%4.png"_s.arg(folder, language).arg(size.width()).arg(name));
             }

@@ -15,7 +15,7 @@ CurveChoice::CurveChoice(DayDocument& document, Selection& selection, const QStr
     setAccessibleName(tr("Curve that is compared"));
     setToolTip(tr("Power, torque, or any other curve that the pulls have (Q: power and torque)"));
     setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    setMinimumContentsLength(20);
+    setMinimumContentsLength(10); // the tools fit a small screen in every language
     setProperty("flat", true);
     connect(this, &QComboBox::activated, this, [this] { choose(currentData().toString()); });
 }

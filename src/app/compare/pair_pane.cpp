@@ -47,6 +47,8 @@ QWidget* PairPane::makeBoards(ActionRegistry& actions) {
     m_school->setObjectName(u"schoolChoice"_s);
     m_school->setAccessibleName(tr("Show as"));
     m_school->setToolTip(tr("Which curve stands for a build. The difference always comes from all its pulls."));
+    m_school->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_school->setMinimumContentsLength(14);
     m_school->setProperty("flat", true);
     m_school->addItems(schoolChoices());
     m_quantity = new CurveChoice(m_document, m_selection, u"quantityChoice"_s, frame);

@@ -2559,10 +2559,6 @@
         <source>Judged by its own band when it is named before the pulls; while none is named, all of these are judged together by the wider band of all</source>
         <translation>Nach dem eigenen Band beurteilt, wenn er vor den Läufen genannt ist; solange keiner genannt ist, werden alle gemeinsam nach dem breiteren Band aller beurteilt</translation>
     </message>
-    <message>
-        <source>wanted for</source>
-        <translation>gedacht für</translation>
-    </message>
 </context>
 <context>
     <name>hillrun::ColumnTable</name>

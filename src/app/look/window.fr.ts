@@ -2559,10 +2559,6 @@
         <source>Judged by its own band when it is named before the pulls; while none is named, all of these are judged together by the wider band of all</source>
         <translation>Jugée par sa propre bande si elle est nommée avant les passages ; tant qu&apos;aucune n&apos;est nommée, toutes sont jugées ensemble par la bande plus large de toutes</translation>
     </message>
-    <message>
-        <source>wanted for</source>
-        <translation>sert à</translation>
-    </message>
 </context>
 <context>
     <name>hillrun::ColumnTable</name>

@@ -40,13 +40,16 @@ ClaimsPanel::ClaimsPanel(DayDocument& document, QAction* use, QWidget* parent) :
     auto* useButton = new QToolButton(this);
     useButton->setObjectName(u"useButton"_s);
     useButton->setDefaultAction(use);
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
+    auto* lines = new QVBoxLayout(this); // the use may be long: it has a line of its own
+    lines->setContentsMargins(0, 0, 0, 0);
+    lines->setSpacing(px(8));
+    auto* row = new QHBoxLayout;
     row->setSpacing(px(8));
     row->addWidget(labelled(tr("comparisons named beforehand"), m_pairs, this), 0, Qt::AlignTop);
     row->addStretch(1);
-    row->addWidget(labelled(tr("wanted for"), useButton, this), 0, Qt::AlignTop);
     row->addWidget(labelled(tr("drift at most"), m_bound, this), 0, Qt::AlignTop);
+    lines->addLayout(row);
+    lines->addWidget(useButton, 0, Qt::AlignLeft);
     connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
         m_document.edit(
             tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; }, u"drift bound"_s);

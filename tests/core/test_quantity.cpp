@@ -105,7 +105,8 @@ TEST_CASE("boost stands above outside air, and steps as the wastegate was set") 
     CHECK(there.regions.back().kind == RegionKind::Gain);
     CHECK(back.regions.back().kind == RegionKind::Loss);
     CHECK(back.bands.front().high == -there.bands.front().low);
-    CHECK(there.notes.size() == 1); // both rise: no side limits
+    REQUIRE(there.notes.size() == 1);
+    CHECK(there.notes[0].id == "boost.power_per_step"); // both rise: no side limits
     CHECK(test::inEnglish(quantitySummary(boost.kind, there)).find("Boost: ") == 0);
     CHECK(test::inEnglish(quantitySummary(boost.kind, back)).find(" less on average over ") != std::string::npos);
 }

@@ -159,7 +159,9 @@ TEST_CASE("no display text stands below the words") {
             if (!std::regex_search(text, spoken) || data.contains(text) || file == "column_words.cpp")
                 continue;
             INFO(file << ": \"" << text << "\"");
-            const bool markup = text.find('<') != std::string::npos || text.find("=\\\"") != std::string::npos;
+            const bool page = file == "html.cpp" || file == "svg_marks.cpp"; // what a browser reads
+            const bool markup =
+                page && (text.find('<') != std::string::npos || text.find("=\\\"") != std::string::npos);
             CHECK((markup || text.find('|') != std::string::npos)); // lists of words that are read, not said
         }
 }

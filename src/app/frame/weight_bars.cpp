@@ -4,6 +4,7 @@
 
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "core/answer/use.h"
 
 #include <algorithm>
 #include <cmath>
@@ -26,20 +27,6 @@ double stepFor(const RpmRange& range) {
     return 5000.0;
 }
 
-double weightAt(const SpeedWeights& weights, double rpm) {
-    for (size_t i = 0; i < weights.size(); ++i) {
-        if (weights[i].rpm < rpm)
-            continue;
-        if (weights[i].rpm == rpm)
-            return weights[i].weight;
-        if (i == 0)
-            return 0.0;
-        const double share = (rpm - weights[i - 1].rpm) / (weights[i].rpm - weights[i - 1].rpm);
-        return weights[i - 1].weight + share * (weights[i].weight - weights[i - 1].weight);
-    }
-    return 0.0;
-}
-
 } // namespace
 
 WeightBars::WeightBars(Look& look, const RpmRange& range_rpm, QWidget* parent) : QWidget(parent), m_look(look) {
@@ -56,13 +43,16 @@ WeightBars::WeightBars(Look& look, const RpmRange& range_rpm, QWidget* parent) :
 }
 
 void WeightBars::setWeights(const SpeedWeights& weights) {
+    if (weights.empty())
+        return;
+    const Use use{{weights.front().rpm, weights.back().rpm}, weights};
     double most = 0.0;
     for (const RpmWeight& one : weights)
         most = std::max(most, one.weight);
     const double scale =
         most > kMost || most < 1.0 ? kMost / std::max(most, 1e-12) : 1.0; // as drawn here, or by a file
     for (size_t i = 0; i < m_rpm.size(); ++i)
-        m_weights[i] = static_cast<int>(std::lround(scale * weightAt(weights, m_rpm[i])));
+        m_weights[i] = static_cast<int>(std::lround(scale * weightAt(use, m_rpm[i])));
     update();
 }
 

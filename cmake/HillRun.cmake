@@ -6,7 +6,7 @@ target_compile_options(hillrun_flags INTERFACE
 target_include_directories(hillrun_flags INTERFACE ${PROJECT_SOURCE_DIR}/src)
 if(HILLRUN_SANITIZE)
   # One build with clang serves the tests and the fuzz targets; its warnings are not errors, the main build has its own.
-  # -O1 halves the build.
+  # -O1 halves the build (tests: -O0).
   target_compile_options(hillrun_flags INTERFACE
     -fsanitize=fuzzer-no-link,address,undefined -fno-sanitize-recover=all -g1 -O1 -Wno-error)
   target_link_options(hillrun_flags INTERFACE -fsanitize=address,undefined)
@@ -46,7 +46,7 @@ function(hillrun_test name)
   target_link_libraries(${name} PRIVATE ${A_LINKS} hillrun_test_main hillrun_flags)
   target_include_directories(${name} PRIVATE ${PROJECT_SOURCE_DIR}/tests)
   target_precompile_headers(${name} PRIVATE <catch2/catch.hpp> <string> <vector> ${A_PCH})
-  if(NOT A_COMPUTES AND NOT HILLRUN_SANITIZE)
+  if(NOT A_COMPUTES)
     target_compile_options(${name} PRIVATE -O0)
   endif()
   add_test(NAME ${name} COMMAND ${name})

@@ -176,6 +176,24 @@ const char* flagName(FlagKind kind) {
     return names.at(static_cast<size_t>(kind));
 }
 
+Json endSpeedsJson(const std::vector<EndSpeeds>& all) {
+    Json out = Json::array();
+    for (const EndSpeeds& found : all) {
+        Json one = {{"build", found.build}, {"steps_rpm", found.steps_rpm}, {"stretches", Json::array()}};
+        for (const EndStretch& stretch : found.stretches)
+            one["stretches"].push_back({{"from_rpm", stretch.rpm.low},
+                                        {"to_rpm", stretch.rpm.high},
+                                        {"percent", percentOfLog(stretch.change)},
+                                        {"low_pct", numberOrNull(percentOfLog(stretch.change - stretch.half))},
+                                        {"high_pct", numberOrNull(percentOfLog(stretch.change + stretch.half))},
+                                        {"pulls", stretch.pulls}});
+        one["stopped_paying_rpm"] = found.stopped_rpm ? Json(*found.stopped_rpm) : Json(nullptr);
+        one["summary"] = Voice::forFiles().say(endSpeedPhrase(found));
+        out.push_back(std::move(one));
+    }
+    return out;
+}
+
 Json flagsJson(const DayAnalysis& analysis) {
     Json out = Json::array();
     for (const PullResult& pull : analysis.pulls)
@@ -388,6 +406,8 @@ Json analyseAnswer(const DayAnalysis& analysis) {
     if (analysis.field)
         out["field"] = fieldJson(*analysis.field);
     out["flags"] = flagsJson(analysis);
+    if (!analysis.endSpeeds.empty())
+        out["end_speeds"] = endSpeedsJson(analysis.endSpeeds);
     out["events"] = Json::object();
     for (const PullResult& pull : analysis.pulls)
         out["events"][pull.id] = eventsJson(pull.events);

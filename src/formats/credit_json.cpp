@@ -212,6 +212,8 @@ Json creditAnswer(const Credit& credit, const TestDay& day, const DayAnalysis& a
     out["adds_up"] = addsUpJson(credit);
     if (credit.sweep)
         out["sweep"] = sweepJson(*credit.sweep);
+    if (credit.sweep && credit.sets.numbers && credit.sets.numbers->taken)
+        out["sweep"]["number"] = *credit.sets.numbers->taken + 1;
     out["summary"] = Voice::forFiles().say(creditSummary(credit));
     out["advice"] = Voice::forFiles().say(creditAdvice(credit));
     return out;

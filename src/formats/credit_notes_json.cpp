@@ -4,6 +4,8 @@
 
 #include "formats/json_writer.h"
 
+#include <charconv>
+
 namespace hillrun {
 namespace {
 
@@ -28,12 +30,23 @@ PartNote readPartNote(ObjectReader& in) {
     return out;
 }
 
+/// Which number of a text counts, from 1.
+size_t readNumberOf(const std::string& text, const Place& place) {
+    size_t out = 0;
+    const auto [end, error] = std::from_chars(text.data(), text.data() + text.size(), out);
+    if (error != std::errc() || end != text.data() + text.size() || out == 0)
+        throw DataError(Problem::BadValue, {text, Statement{"not_allowed.not_above_zero"}}, place);
+    return out;
+}
+
 } // namespace
 
 CreditNotes readCreditNotes(ObjectReader in) {
     CreditNotes out;
     for (const auto& [part, with] : in.namedTexts("counts_with"))
         out.countsWith[part] = with;
+    for (const auto& [setting, number] : in.namedTexts("number_of"))
+        out.numberOf[setting] = readNumberOf(number, in.place("number_of"));
     out.interactionBound_pct = in.number("interaction_bound_pct");
     if (out.interactionBound_pct && !(*out.interactionBound_pct > 0.0))
         throw DataError(Problem::BadValue,
@@ -51,6 +64,8 @@ Json creditNotesJson(const CreditNotes& notes) {
     Json out = Json::object();
     for (const auto& [part, with] : notes.countsWith)
         out["counts_with"][part] = with;
+    for (const auto& [setting, number] : notes.numberOf)
+        out["number_of"][setting] = number;
     putKnown(out, "interaction_bound_pct", notes.interactionBound_pct);
     for (const auto& [name, note] : notes.parts) {
         Json one = {{"part", name}};

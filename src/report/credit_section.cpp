@@ -107,7 +107,7 @@ void addSweep(Section& out, const Telling& t, const SettingSweep& sweep) {
     Table table{
         {sweep.setting.name, t.said("sheet.gain_of_step"), t.said("sheet.gives_away")}, {}, {0.0, 180.0, 320.0}};
     for (const SweepLevel& level : sweep.levels) {
-        const double half = 0.5 * (percentOfLog(level.fitted + level.half) - percentOfLog(level.fitted - level.half));
+        const double half = halfPercent(level.fitted - level.half, level.fitted + level.half);
         const bool lowest = &level == &sweep.levels.front();
         table.rows.push_back(
             {t.voice.number(significant(level.value, 6)) + sweep.setting.unit,

@@ -12,30 +12,12 @@
 namespace hillrun::report {
 namespace {
 
-/// Best first; builds without a figure last.
-std::vector<FieldBuild> byGain(const Field& field) {
-    std::vector<FieldBuild> out = field.builds;
-    std::stable_sort(out.begin(), out.end(), [](const FieldBuild& a, const FieldBuild& b) {
-        return std::isfinite(a.gain) && (!std::isfinite(b.gain) || a.gain > b.gain);
-    });
-    return out;
-}
-
 std::string overBase(const Telling& t, const Field& field, const FieldBuild& build) {
     if (build.id == field.base)
         return t.said("sheet.base");
     if (!std::isfinite(build.gain))
         return "\xE2\x80\x93";
-    return t.voice.interval(percentOfLog(build.gain), 0.5 * (percentOfLog(build.high) - percentOfLog(build.low)), "%",
-                            true);
-}
-
-std::string verdict(const Telling& t, const Field& field, const FieldBuild& build) {
-    if (!std::isfinite(build.gain) || !field.mayClaim())
-        return t.said("sheet.cannot_tell_yet");
-    if (!build.mayBeBest)
-        return t.said("sheet.not_the_best");
-    return t.said(field.provenBest() ? "sheet.the_best" : "sheet.may_be_best");
+    return t.voice.interval(percentOfLog(build.gain), halfPercent(build.low, build.high), "%", true);
 }
 
 std::string givesAway(const Telling& t, const FieldBuild& build) {
@@ -65,7 +47,7 @@ Section fieldSection(const Telling& t) {
         rows.push_back(std::move(row));
         const std::string& name = t.day.builds[number].name;
         table.rows.push_back({name.empty() ? build.id : build.id + "  " + name, overBase(t, field, build),
-                              verdict(t, field, build), givesAway(t, build)});
+                              t.voice.say(fieldVerdict(field, build)), givesAway(t, build)});
     }
     out.blocks.emplace_back(fieldFigure(t, rows));
     out.blocks.emplace_back(Gap{12.0});

@@ -133,6 +133,39 @@ TEST_CASE("what counts as one part is corrected, kept with the day, and undone")
     CHECK(w.window->document().day().credit == CreditNotes{});
 }
 
+TEST_CASE("of a setting with two changing numbers the page asks which counts; the answer is kept and undone") {
+    OpenCredit w(test::runnerDay());
+    CHECK_FALSE(w.find<QComboBox>("numberOf")->isVisible());
+    REQUIRE(w.window->document().edit(u"jets"_s, [](TestDay& day) {
+        int step = 0;
+        for (Build& build : day.builds) {
+            build.parts.clear();
+            build.settings = {{"idle_jets", std::to_string(95 - 2 * step) + "/" + std::to_string(40 + step)}};
+            ++step;
+        }
+    }));
+    REQUIRE(w.answered());
+    CHECK(w.credit().sets.why == WhyNoCredit::WhichNumber);
+    CHECK(w.text("creditAnswer").contains(u"say which one counts"_s));
+    auto* choice = w.find<QComboBox>("numberOf");
+    REQUIRE(choice->isVisible());
+    REQUIRE(choice->count() == 2);
+    CHECK(choice->currentIndex() == -1);
+    CHECK(choice->itemText(1).contains(u"40, 41, 42"_s));
+    choice->setCurrentIndex(1);
+    Q_EMIT choice->activated(1);
+    REQUIRE(w.answered());
+    CHECK(w.window->document().day().credit.numberOf == std::map<std::string, size_t>{{"idle_jets", 2}});
+    REQUIRE(w.credit().sweep);
+    CHECK(w.credit().sweep->setting.name == "idle jets");
+    CHECK(w.credit().sweep->levels.front().value == 40.0);
+    CHECK(w.text("creditCaution").contains(u"number 2 counts"_s));
+    CHECK(choice->isVisible()); // to think again
+    w.trigger("edit.undo");
+    REQUIRE(w.answered());
+    CHECK(w.credit().sets.why == WhyNoCredit::WhichNumber);
+}
+
 TEST_CASE("a cost, a mass and an expectation are noted and held against what was found") {
     OpenCredit w;
     test::typeNumber(w.find<NumberField>("partCost"), u"400"_s);

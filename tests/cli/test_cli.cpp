@@ -578,6 +578,9 @@ TEST_CASE("credit: what counts as one part can be said, and what is not known is
               std::string::npos);
     }
     CHECK(run("credit " + day + " --part-set pipe=pipe").status == 2);
+    for (const char* const wrong : {"pipe", "pipe=", "pipe=0", "pipe=1.5", "pipe=x", "oil=1"})
+        CHECK(run("credit " + day + " --number-of " + wrong).status == 2);
+    CHECK(run("credit " + day + " --number-of pipe=1 --json").json()["kind"] == "lattice"); // nothing to choose
     CHECK(run("credit " + day + " --json").json()["advice"] == "");
 }
 

@@ -54,6 +54,8 @@ double shapley(const std::vector<double>& worth, size_t parts, size_t part) {
     return sum / orders;
 }
 
+WhyNoCredit whyOf(const std::vector<Build>& builds) { return partSetsOf(builds).why; }
+
 } // namespace
 
 TEST_CASE("parts are what the builds have beyond the base, and what was never told apart is one") {
@@ -71,7 +73,6 @@ TEST_CASE("parts are what the builds have beyond the base, and what was never to
 
 TEST_CASE("ladder, lattice, holes, sweep and what cannot be answered are told apart") {
     const auto kindOf = [](const std::vector<Build>& builds) { return partSetsOf(builds).kind; };
-    const auto whyOf = [](const std::vector<Build>& builds) { return partSetsOf(builds).why; };
     const Build base = build("A", {});
     const Build x = build("B", {{"x", "1"}});
     const Build y = build("C", {{"y", "1"}});
@@ -100,18 +101,60 @@ TEST_CASE("ladder, lattice, holes, sweep and what cannot be answered are told ap
     CHECK(whyOf(many) == WhyNoCredit::TooMany);
 }
 
-TEST_CASE("a number is read out of a setting's text, two are none") {
-    CHECK(numberIn("28\u00b0") == 28.0);
-    CHECK(numberIn("160 mm") == 160.0);
-    CHECK(numberIn("-1.5 deg") == -1.5);
-    CHECK(numberIn("+2") == 2.0);
-    CHECK(numberIn("1,5 bar") == 1.5);
-    CHECK(numberIn("0.75") == 0.75);
-    CHECK_FALSE(numberIn("1,500 rpm")); // either
-    CHECK_FALSE(numberIn("95/40"));
-    CHECK_FALSE(numberIn("10-12"));
-    CHECK_FALSE(numberIn("std"));
-    CHECK_FALSE(numberIn(""));
+TEST_CASE("the numbers of a setting's text are read, with what stands behind each") {
+    using Numbers = std::vector<NumberInText>;
+    CHECK(numbersIn("28\u00b0") == Numbers{{28.0, "\u00b0"}});
+    CHECK(numbersIn("160 mm") == Numbers{{160.0, " mm"}});
+    CHECK(numbersIn("-1.5 deg") == Numbers{{-1.5, " deg"}});
+    CHECK(numbersIn("+2") == Numbers{{2.0, ""}});
+    CHECK(numbersIn("1,5 bar") == Numbers{{1.5, " bar"}});
+    CHECK(numbersIn("0.75") == Numbers{{0.75, ""}});
+    CHECK(numbersIn("95/40 jets") == Numbers{{95.0, "/"}, {40.0, " jets"}});
+    CHECK(numbersIn("10-12") == Numbers{{10.0, "-"}, {12.0, ""}}); // a dash between two is no sign
+    CHECK(numbersIn("10 -12") == Numbers{{10.0, " "}, {-12.0, ""}});
+    CHECK(numbersIn("28\u00b0 at 3000 rpm") == Numbers{{28.0, "\u00b0 at "}, {3000.0, " rpm"}});
+    for (const char* const none : {"1,500 rpm", "12/1,500", "std", ""}) // a comma may be either
+        CHECK(numbersIn(none).empty());
+}
+
+TEST_CASE("of a setting with two numbers the one that was changed counts; of two that were, the one that is said") {
+    const auto jets = [](const std::string& id, const std::string& text) {
+        return build(id, {}, {{"main_jets", text}});
+    };
+    const PartSets one = partSetsOf(
+        {jets("A", "95/40 jets"), jets("B", "92/40 jets"), jets("C", "90/40 jets"), jets("D", "90/40 jets")});
+    REQUIRE(one.sweep);
+    CHECK(one.sweep->name == "main jets");
+    CHECK(one.sweep->ofBuild == std::vector<double>{95.0, 92.0, 90.0, 90.0});
+    CHECK(one.sweep->unit == " jets");
+    REQUIRE(one.numbers);
+    CHECK(one.numbers->taken == size_t{0});
+
+    const std::vector<Build> both{jets("A", "20\u00b0 at 3000 rpm"), jets("B", "22\u00b0 at 3500 rpm"),
+                                  jets("C", "24\u00b0 at 4000 rpm")};
+    const PartSets open = partSetsOf(both);
+    CHECK_FALSE(open.sweep);
+    CHECK(open.why == WhyNoCredit::WhichNumber);
+    REQUIRE(open.numbers);
+    CHECK(open.numbers->changing == std::vector<size_t>{0, 1});
+    CHECK_FALSE(open.numbers->taken);
+    CreditNotes notes;
+    notes.numberOf["main_jets"] = 1;
+    const PartSets first = partSetsOf(both, notes);
+    REQUIRE(first.sweep);
+    CHECK(first.sweep->unit == "\u00b0");
+    CHECK(first.sweep->ofBuild == std::vector<double>{20.0, 22.0, 24.0});
+    notes.numberOf["main_jets"] = 2;
+    CHECK(partSetsOf(both, notes).sweep->ofBuild == std::vector<double>{3000.0, 3500.0, 4000.0});
+    CHECK(partSetsOf(both, notes).sweep->unit == " rpm");
+    for (const size_t no : {size_t{0}, size_t{3}}) {
+        notes.numberOf["main_jets"] = no;
+        CHECK(partSetsOf(both, notes).why == WhyNoCredit::WhichNumber);
+    }
+    // Neither number tells all steps apart, or a text holds fewer: shapes, not steps.
+    CHECK(whyOf({jets("A", "95/40"), jets("B", "95/42"), jets("C", "92/42")}) == WhyNoCredit::Alternatives);
+    CHECK(whyOf({jets("A", "95/40"), jets("B", "92"), jets("C", "90/40")}) == WhyNoCredit::Alternatives);
+    CHECK(whyOf({jets("A", "95/40"), jets("B", "92/38")}) == WhyNoCredit::None); // a change
 }
 
 TEST_CASE("shares of a complete lattice are the mean step over all orders, and add up") {

@@ -59,11 +59,12 @@ std::vector<Build> buildsOf(const Lattice& lattice) {
 struct Rates {
     int pointwise = 0, points = 0;
     int simultaneous = 0, curves = 0;
-    int family = 0;       ///< all shares and the total, over all speeds
-    int numbers = 0;      ///< all shares and the total, one number each
-    int interactions = 0; ///< all of them at once
-    int found = 0;        ///< the interaction of the first two parts is proven
-    double half = 0.0;    ///< of a share's number, %
+    int family = 0;         ///< all shares and the total, over all speeds
+    int numbers = 0;        ///< all shares and the total, one number each
+    int interactions = 0;   ///< all of them at once
+    int found = 0;          ///< the interaction of the first two parts is proven
+    double half = 0.0;      ///< of a share's number, %
+    double curveHalf = 0.0; ///< of a share's whole curve, mean over the speeds, %
 };
 
 bool within(const CreditAmount& amount, double truth) { return amount.low <= truth && truth <= amount.high; }
@@ -113,6 +114,8 @@ Rates ratesOf(const Lattice& lattice, double drift_pct, std::optional<double> bo
                 whole = whole && apart <= share.curve.simultaneous * share.curve.curve.standardError(p) + bound;
                 family = family && apart <= share.curve.family * share.curve.curve.standardError(p) + bound;
             }
+            out.curveHalf += 100.0 * share.curve.simultaneous * share.curve.curve.standardError.mean() /
+                             static_cast<double>(credit->shares.size());
             out.simultaneous += whole ? 1 : 0;
             ++out.curves;
             numbers = numbers && within(share.amount, weights.dot(number));
@@ -138,9 +141,10 @@ double scatter(double rate) { return 3.0 * std::sqrt(rate * (1.0 - rate) / kDays
 
 void print(const Lattice& lattice, const char* what, const Rates& rates) {
     fmt::print("{:14} {:20} pointwise {:.3f}  curve {:.3f}  all curves {:.3f}  numbers {:.3f}  interactions {:.3f}  "
-               "half {:.2f} %\n",
+               "half {:.2f} %  half of the whole curve {:.2f} %\n",
                lattice.name, what, share(rates.pointwise, rates.points), share(rates.simultaneous, rates.curves),
-               share(rates.family), share(rates.numbers), share(rates.interactions), rates.half / kDays);
+               share(rates.family), share(rates.numbers), share(rates.interactions), rates.half / kDays,
+               rates.curveHalf / kDays);
 }
 
 const Lattice kTwo{"2x2, 3 pulls", 2, {0, 1, 2, 3}, "AAABBBDDDCCCAAA"};

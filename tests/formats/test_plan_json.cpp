@@ -8,6 +8,7 @@
 #include "support.h"
 
 #include <catch2/catch.hpp>
+#include <fmt/format.h>
 
 using namespace hillrun;
 
@@ -174,6 +175,7 @@ TEST_CASE("register maps are read, written and checked") {
 TEST_CASE("what somebody knows of parts is kept with the day, and read strictly") {
     TestDay day = plannedDay();
     day.credit.countsWith = {{"jets", "pipe"}, {"oil", ""}};
+    day.credit.numberOf = {{"idle jets", 2}};
     day.credit.interactionBound_pct = 1.5;
     day.credit.parts["pipe"] = {900.0, -2.5, std::pair(2000.0, 3000.0), true, R"({"seen":1})"};
     day.credit.parts["head"].cost = 0.0;
@@ -186,6 +188,9 @@ TEST_CASE("what somebody knows of parts is kept with the day, and read strictly"
         });
     };
     CHECK(message(R"({"interaction_bound_pct": 0})").find("credit.interaction_bound_pct") != std::string::npos);
+    for (const char* const wrong : {"0", "-1", "1.5", "\"first\"", "\"2x\""})
+        CHECK(message(fmt::format(R"({{"number_of": {{"jets": {}}}}})", wrong)).find("credit.number_of") !=
+              std::string::npos);
     CHECK(message(R"({"parts": [{"cost": 3}]})").find("part") != std::string::npos);
     CHECK(message(R"({"parts": [{"part": "x", "expected_kw": [3, 2]}]})").find("the lower first") != std::string::npos);
     CHECK(message(R"({"parts": [{"part": "x", "expected_kw": [3]}]})").find("expected_kw") != std::string::npos);

@@ -27,16 +27,7 @@ const FieldBuild* findIn(const DayAnalysis& analysis, const std::string& build) 
 QString gainText(const FieldBuild& build) {
     if (!std::isfinite(build.gain))
         return u"\u2013"_s;
-    const double half = (percentOfLog(build.high) - percentOfLog(build.low)) / 2.0;
-    return qs(currentVoice().interval(percentOfLog(build.gain), half, "%", true));
-}
-
-QString verdictOf(const Field& field, const FieldBuild& build) {
-    if (!std::isfinite(build.gain) || !field.mayClaim())
-        return QObject::tr("cannot tell yet");
-    if (!build.mayBeBest)
-        return QObject::tr("not the best");
-    return field.provenBest() ? QObject::tr("the best") : QObject::tr("may be best");
+    return qs(currentVoice().interval(percentOfLog(build.gain), halfPercent(build.low, build.high), "%", true));
 }
 
 BoardSeries seriesOf(const TestDay& day, const DayAnalysis& analysis, const BuildResult& build, const CompareView& view,
@@ -63,18 +54,14 @@ std::optional<RpmRange> scaleOf(const std::vector<BoardSeries>& all) {
 std::vector<FieldRow> fieldRows(const TestDay& day, const DayAnalysis& analysis) {
     if (!analysis.field)
         return {};
-    std::vector<FieldBuild> sorted = analysis.field->builds;
-    std::stable_sort(sorted.begin(), sorted.end(), [](const FieldBuild& a, const FieldBuild& b) {
-        return std::isfinite(a.gain) && (!std::isfinite(b.gain) || a.gain > b.gain);
-    });
     std::vector<FieldRow> out;
-    for (const FieldBuild& build : sorted) {
+    for (const FieldBuild& build : byGain(*analysis.field)) {
         FieldRow row;
         row.build = build.id;
         row.number = buildNumber(day, build.id);
         row.base = build.id == analysis.field->base;
         row.gain = row.base ? QObject::tr("base") : gainText(build);
-        row.verdict = verdictOf(*analysis.field, build);
+        row.verdict = qs(fieldVerdict(*analysis.field, build));
         row.mayBeBest = build.mayBeBest && analysis.field->mayClaim();
         if (const Comparison* c = row.base ? nullptr : analysis.find(analysis.field->base, build.id))
             row.regions = c->regions;

@@ -274,8 +274,11 @@ QStringList creditCautions(const TestDay& day, const DayAnalysis& analysis) {
                     ? QObject::tr("fair shares within the declared bound of %1\u00A0%")
                           .arg(numberText(*credit.interactionBound_pct, 1))
                     : QObject::tr("fair shares only if interactions that were not run are nil"));
-    for (const Statement& advice : creditAdvice(credit))
-        out << qs(advice).chopped(1); // they stand in a line
+    std::vector<Statement> besides = creditAdvice(credit);
+    for (const EndSpeeds& found : analysis.endSpeeds)
+        besides.push_back(endSpeedPhrase(found));
+    for (const Statement& one : besides)
+        out << qs(one).chopped(1); // they stand in a line
     return out;
 }
 
@@ -303,7 +306,7 @@ QStringList partLines(const DayAnalysis& analysis, const CreditLook& look) {
                    .arg(u"1\u00A0%"_s, numberText(share->boundFactor, 2) + u"\u00A0%"_s);
     for (const CreditInteraction& one : credit.interactions)
         if ((one.parts >> look.part & 1U) != 0U && std::isfinite(one.amount.log)) {
-            const double half = (percentOfLog(one.amount.high) - percentOfLog(one.amount.low)) / 2.0;
+            const double half = halfPercent(one.amount.low, one.amount.high);
             out << QObject::tr("%1 together beyond each by itself: %2")
                        .arg(setText(credit, one.parts),
                             qs(currentVoice().interval(percentOfLog(one.amount.log), half, "%", true)));

@@ -204,7 +204,7 @@ void CreditPage::refresh() {
 
     m_lines->setVisible(any);
     m_form->refresh(credit, parts ? std::optional(m_part) : std::nullopt);
-    m_side->setVisible(any || (credit && credit->sets.differing.size() > 1));
+    m_side->setVisible(any || (credit && (credit->sets.differing.size() > 1 || credit->sets.numbers)));
     refreshCursor();
 }
 

@@ -31,6 +31,13 @@ PartForm::PartForm(DayDocument& document, Selection& selection, QWidget* parent)
     m_boundRow = labelled(tr("Interactions that were not run are at most"), m_bound, this);
     m_bound->setMaximumWidth(m_bound->sizeHint().width());
     column->addWidget(m_boundRow);
+    m_number = new QComboBox(this);
+    m_number->setObjectName(u"numberOf"_s);
+    m_number->setAccessibleName(tr("The number that was run in steps"));
+    m_number->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_number->setMinimumContentsLength(18);
+    m_numberRow = labelled(tr("The number that was run in steps"), m_number, this);
+    column->addWidget(m_numberRow);
     m_countsTitle = quietLabel(u"countsTitle"_s, this);
     m_countsTitle->setText(tr("What counts as one part"));
     column->addWidget(m_countsTitle);
@@ -72,6 +79,11 @@ void PartForm::connectFacts() {
     });
     connect(m_from, &NumberField::edited, this, [this](std::optional<double> value) { expect(value, m_to->number()); });
     connect(m_to, &NumberField::edited, this, [this](std::optional<double> value) { expect(m_from->number(), value); });
+    connect(m_number, &QComboBox::activated, this, [this] {
+        const auto number = m_number->currentData().value<size_t>();
+        m_document.edit(tr("Say which number of %1 counts").arg(spoken(m_setting)),
+                        [&](TestDay& day) { day.credit.numberOf[m_setting] = number; });
+    });
     connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
         m_document.edit(tr("Declare a bound on interactions"),
                         [&](TestDay& day) { day.credit.interactionBound_pct = value; });
@@ -136,7 +148,28 @@ void PartForm::refresh(const Credit* credit, std::optional<size_t> part) {
     m_boundRow->setVisible(holes || day.credit.interactionBound_pct.has_value());
     for (NumberField* field : {m_cost, m_mass, m_from, m_to, m_bound})
         field->setEnabled(mayEdit);
+    refreshNumbers(credit);
     refreshCounting(credit);
+}
+
+/// "1st of 95/40: 95, 92, 90", where more than one of a setting's numbers was changed.
+void PartForm::refreshNumbers(const Credit* credit) {
+    const SettingNumbers* numbers = credit && credit->sets.numbers ? &*credit->sets.numbers : nullptr;
+    const bool toChoose = numbers && numbers->changing.size() > 1;
+    m_numberRow->setVisible(toChoose);
+    m_number->clear();
+    if (!toChoose)
+        return;
+    m_setting = numbers->part;
+    for (const size_t which : numbers->changing) {
+        QStringList values;
+        for (const double value : numbers->all[which])
+            values << qs(currentVoice().number(significant(value, 6)));
+        m_number->addItem(tr("number %1: %2").arg(which + 1).arg(values.join(u", "_s)), QVariant::fromValue(which + 1));
+    }
+    m_number->setCurrentIndex(numbers->taken ? m_number->findData(QVariant::fromValue(*numbers->taken + 1)) : -1);
+    m_number->setPlaceholderText(tr("choose"));
+    m_number->setEnabled(m_document.mayEdit());
 }
 
 /// One choice for each part or setting in which builds differ; with one of them there is nothing to choose.

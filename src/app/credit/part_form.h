@@ -25,6 +25,7 @@ private:
     QWidget* makeFacts();
     void connectFacts();
     void refreshCounting(const Credit* credit);
+    void refreshNumbers(const Credit* credit);
     void note(const QString& what, const std::function<void(PartNote&)>& change);
     void expect(std::optional<double> low, std::optional<double> high);
     void countWith(const std::string& part, const std::optional<std::string>& with);
@@ -38,12 +39,15 @@ private:
     NumberField* m_to = nullptr;
     NumberField* m_bound = nullptr;
     QWidget* m_boundRow = nullptr;
+    QComboBox* m_number = nullptr; ///< which number of a setting's texts counts
+    QWidget* m_numberRow = nullptr;
     QLabel* m_countsTitle = nullptr;
     QWidget* m_counts = nullptr;
     QGridLayout* m_countsGrid = nullptr;
     std::vector<std::string> m_differing; ///< as shown
     std::vector<QComboBox*> m_choices;
-    std::string m_part; ///< what its notes are kept by
+    std::string m_setting; ///< whose numbers are to be chosen from
+    std::string m_part;    ///< what its notes are kept by
 };
 
 } // namespace hillrun

@@ -23,7 +23,7 @@ std::vector<PartRow> levelRows(const DayAnalysis& analysis) {
         PartRow row;
         row.name = u"%1%2   %3"_s.arg(qs(currentVoice().number(significant(level.value, 6))), qs(sweep.setting.unit),
                                       ids.join(u", "_s));
-        const double half = (percentOfLog(level.fitted + level.half) - percentOfLog(level.fitted - level.half)) / 2.0;
+        const double half = halfPercent(level.fitted - level.half, level.fitted + level.half);
         row.gain = &level == &sweep.levels.front()
                        ? u"\u2013"_s
                        : qs(currentVoice().interval(percentOfLog(level.fitted), half, "%", true));

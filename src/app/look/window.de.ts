@@ -1200,18 +1200,6 @@
         <translation>noch nicht zu sagen</translation>
     </message>
     <message>
-        <source>not the best</source>
-        <translation>nicht der beste</translation>
-    </message>
-    <message>
-        <source>may be best</source>
-        <translation>kann der beste sein</translation>
-    </message>
-    <message>
-        <source>the best</source>
-        <translation>der beste</translation>
-    </message>
-    <message>
         <source>base</source>
         <translation>Basis</translation>
     </message>
@@ -4571,6 +4559,22 @@
     <message>
         <source>not at all</source>
         <translation>gar nicht</translation>
+    </message>
+    <message>
+        <source>The number that was run in steps</source>
+        <translation>Die Zahl, die in Schritten gefahren wurde</translation>
+    </message>
+    <message>
+        <source>Say which number of %1 counts</source>
+        <translation>Sagen, welche Zahl von %1 zählt</translation>
+    </message>
+    <message>
+        <source>number %1: %2</source>
+        <translation>Zahl %1: %2</translation>
+    </message>
+    <message>
+        <source>choose</source>
+        <translation>wählen</translation>
     </message>
 </context>
 <context>

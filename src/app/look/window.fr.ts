@@ -1200,18 +1200,6 @@
         <translation>encore indécis</translation>
     </message>
     <message>
-        <source>not the best</source>
-        <translation>pas le meilleur</translation>
-    </message>
-    <message>
-        <source>may be best</source>
-        <translation>peut être le meilleur</translation>
-    </message>
-    <message>
-        <source>the best</source>
-        <translation>le meilleur</translation>
-    </message>
-    <message>
         <source>base</source>
         <translation>base</translation>
     </message>
@@ -4571,6 +4559,22 @@
     <message>
         <source>not at all</source>
         <translation>pas du tout</translation>
+    </message>
+    <message>
+        <source>The number that was run in steps</source>
+        <translation>Le nombre réglé par paliers</translation>
+    </message>
+    <message>
+        <source>Say which number of %1 counts</source>
+        <translation>Dire quel nombre de %1 compte</translation>
+    </message>
+    <message>
+        <source>number %1: %2</source>
+        <translation>nombre %1 : %2</translation>
+    </message>
+    <message>
+        <source>choose</source>
+        <translation>choisir</translation>
     </message>
 </context>
 <context>

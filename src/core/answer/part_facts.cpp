@@ -43,9 +43,10 @@ std::optional<double> litresOf(const Build& build) {
             std::erase(text, ' '); // "1 050 cc"
             if (text.ends_with("cm3"))
                 text.resize(text.size() - 3); // the 3 is none of its figures
-            const auto number = numberIn(text);
-            if (number && *number > 0.0)
-                return *number > kSurelyCubicCentimetres ? *number / 1000.0 : *number;
+            const auto numbers = numbersIn(text);
+            if (numbers.size() == 1 && numbers.front().value > 0.0)
+                return numbers.front().value > kSurelyCubicCentimetres ? numbers.front().value / 1000.0
+                                                                       : numbers.front().value;
         }
     return std::nullopt;
 }

@@ -44,37 +44,81 @@ std::string nameOf(const std::vector<Change>& changes) {
     std::string out;
     for (size_t i = 0; i < names.size(); ++i)
         out += (i == 0 ? "" : i + 1 == names.size() ? " + " : ", ") + names[i];
-    std::replace(out.begin(), out.end(), '_', ' '); // as people say it
+    return asSaid(out);
+}
+
+/// The texts of the one setting in which all builds differ, a build each; none when something else differs too.
+std::vector<std::string> textsOfOne(const std::vector<Occurrence>& all) {
+    if (all.size() < 2)
+        return {};
+    const Change& first = all.front().change;
+    std::vector<std::string> out(all.front().inBuild.size(), first.from);
+    for (const Occurrence& one : all) {
+        if (one.change.part != first.part)
+            return {};
+        for (size_t b = 0; b < one.inBuild.size(); ++b)
+            if (one.inBuild[b])
+                out[b] = one.change.to;
+    }
     return out;
 }
 
-/// What follows the number of a text.
-std::string unitIn(const std::string& text) {
-    const size_t end = text.find_last_of("0123456789");
-    return end == std::string::npos ? std::string() : text.substr(end + 1);
+/// As many numbers in each text as there are steps of it; none when the texts hold different counts of them.
+std::vector<std::vector<NumberInText>> numbersOf(const std::vector<std::string>& texts) {
+    std::vector<std::vector<NumberInText>> out;
+    for (const std::string& text : texts) {
+        out.push_back(numbersIn(text));
+        if (out.back().empty() || out.back().size() != out.front().size())
+            return {};
+    }
+    return out;
 }
 
-/// One setting alone is changed, and its values are three different numbers or more.
-std::optional<SweptSetting> sweepIn(const std::vector<Occurrence>& all) {
-    if (all.size() < 2)
-        return std::nullopt;
-    SweptSetting out{all.front().change.part, unitIn(all.front().change.from), {}};
-    std::replace(out.name.begin(), out.name.end(), '_', ' ');
-    const auto base = numberIn(all.front().change.from);
-    out.ofBuild.assign(all.front().inBuild.size(), base.value_or(0.0));
-    std::set<double> values{base.value_or(0.0)};
-    for (const Occurrence& one : all) {
-        const auto to = numberIn(one.change.to);
-        if (one.change.part != all.front().change.part || !base || !to)
-            return std::nullopt;
-        values.insert(*to);
-        if (unitIn(one.change.to) != out.unit)
-            out.unit.clear();
-        for (size_t b = 0; b < one.inBuild.size(); ++b)
-            if (one.inBuild[b])
-                out.ofBuild[b] = *to;
+/// The unit behind a number: one word, or what ends the text where only a mark stands between it and the next number.
+std::string unitAfter(const std::vector<NumberInText>& numbers, size_t which) {
+    const std::string& after = numbers[which].after;
+    if (which + 1 == numbers.size())
+        return after;
+    const bool onlyMark = after.find_first_not_of(" /-+x:,;") == std::string::npos;
+    if (onlyMark)
+        return numbers.back().after;
+    const size_t word = after.find_first_not_of(' ');
+    return after.substr(0, after.find(' ', word));
+}
+
+/// One setting alone is changed, in three steps or more that are told apart by one number. Where several of its numbers
+/// change with it the notes say which counts.
+void findSweep(const std::vector<Occurrence>& all, const CreditNotes& notes, PartSets& out) {
+    const auto numbers = numbersOf(textsOfOne(all));
+    if (numbers.empty())
+        return;
+    SettingNumbers found{all.front().change.part, {}, {}, {}};
+    for (size_t which = 0; which < numbers.front().size(); ++which) {
+        std::vector<double>& ofBuild = found.all.emplace_back();
+        for (const auto& build : numbers)
+            ofBuild.push_back(build[which].value);
+        if (std::set<double>(ofBuild.begin(), ofBuild.end()).size() == all.size() + 1)
+            found.changing.push_back(which);
     }
-    return values.size() == all.size() + 1 ? std::optional(out) : std::nullopt;
+    if (found.changing.empty())
+        return;
+    const auto noted = notes.numberOf.find(found.part);
+    if (found.changing.size() == 1)
+        found.taken = found.changing.front();
+    else if (noted != notes.numberOf.end() &&
+             std::find(found.changing.begin(), found.changing.end(), noted->second - 1) != found.changing.end())
+        found.taken = noted->second - 1;
+    if (found.taken) {
+        SweptSetting& swept = out.sweep.emplace();
+        swept.name = asSaid(found.part);
+        swept.ofBuild = found.all[*found.taken];
+        swept.unit = unitAfter(numbers.front(), *found.taken);
+        for (const auto& build : numbers)
+            if (unitAfter(build, *found.taken) != swept.unit)
+                swept.unit.clear();
+    }
+    if (found.all.size() > 1)
+        out.numbers = std::move(found);
 }
 
 /// Takes out what counts with another part, or not at all. A note that names no part of this day, or one that does not
@@ -148,22 +192,35 @@ WhyNoCredit whyNot(const PartSets& found) {
 
 } // namespace
 
-std::optional<double> numberIn(const std::string& text) {
+std::string asSaid(std::string name) {
+    std::replace(name.begin(), name.end(), '_', ' ');
+    return name;
+}
+
+std::vector<NumberInText> numbersIn(const std::string& text) {
     static const std::regex number("[+-]?[0-9]+([.,][0-9]+)?");
-    const auto begin = std::sregex_iterator(text.begin(), text.end(), number);
-    if (begin == std::sregex_iterator() || std::next(begin) != std::sregex_iterator())
-        return std::nullopt;
-    std::string found = begin->str();
-    const size_t comma = found.find(',');
-    if (comma != std::string::npos) {
-        if (found.size() == comma + 4)
-            return std::nullopt;
-        found[comma] = '.';
+    std::vector<NumberInText> out;
+    size_t end = 0; // of the number before
+    for (auto at = std::sregex_iterator(text.begin(), text.end(), number); at != std::sregex_iterator(); ++at) {
+        std::string found = at->str();
+        const auto begin = static_cast<size_t>(at->position());
+        const bool joins = begin == end && !out.empty(); // "20-25": the dash is a mark, no sign
+        if (!out.empty())
+            out.back().after = text.substr(end, begin - end);
+        if (const size_t comma = found.find(','); comma != std::string::npos) {
+            if (found.size() == comma + 4)
+                return {};
+            found[comma] = '.';
+        }
+        const size_t sign = joins || found.front() == '+' ? found.find_first_of("0123456789") : 0;
+        if (joins)
+            out.back().after = found.substr(0, sign);
+        double value = 0.0;
+        std::from_chars(found.data() + sign, found.data() + found.size(), value);
+        end = begin + found.size();
+        out.push_back({value, text.substr(end)});
     }
-    const size_t sign = found.front() == '+' ? 1 : 0;
-    double value = 0.0;
-    std::from_chars(found.data() + sign, found.data() + found.size(), value);
-    return value;
+    return out;
 }
 
 PartSets partSetsOf(const std::vector<Build>& builds, const CreditNotes& notes) {
@@ -177,9 +234,13 @@ PartSets partSetsOf(const std::vector<Build>& builds, const CreditNotes& notes) 
     for (const Occurrence& one : all)
         addOnce(out.differing, one.change.part);
     const std::vector<Occurrence> uncounted = takeUncounted(all, notes);
-    out.sweep = sweepIn(all);
+    findSweep(all, notes, out);
     if (out.sweep) {
         out.kind = CreditKind::Sweep;
+        return out;
+    }
+    if (out.numbers) {
+        out.why = WhyNoCredit::WhichNumber;
         return out;
     }
     if (hasAlternatives(all)) {

@@ -4,6 +4,7 @@
 
 #include "core/answer/family.h"
 #include "core/compare/comparison.h"
+#include "core/compare/end_speeds.h"
 #include "core/compare/field.h"
 #include "core/errors/data_error.h"
 #include "core/fit/contrast.h"
@@ -82,6 +83,7 @@ struct DayAnalysis {
     std::shared_ptr<const QuantityAnswer> quantity; ///< the other curve, when two builds have it
     Statement whyNoQuantity;                        ///< why it is not there although it was wanted
     std::shared_ptr<const Credit> credit;           ///< when it was wanted, and the day can tell
+    std::vector<EndSpeeds> endSpeeds;               ///< of builds whose end speed was raised step by step
     std::vector<DayDoubt> doubts; ///< weather that cannot be, a base that was still settling; once looked for
     std::vector<Statement> notes; ///< what else the reader must know: unknown clock, shrunk window ...
     Statement whyNoComparison;    ///< empty when there are comparisons

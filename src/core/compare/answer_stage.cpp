@@ -83,6 +83,8 @@ void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
                                  {Count{static_cast<long>(out.loss->pulls)}, placePhrase({out.place.at, false})}}
                      : Statement{"note.estimate_by_share",
                                  {placePhrase({out.place.at, false}), significant(day.loss.percent, 6, "%")}});
+    for (const EndSpeeds& found : out.endSpeeds)
+        out.notes.push_back(endSpeedPhrase(found));
     for (const PullResult& pull : out.pulls) {
         if (pull.used && pull.curve && !pull.curve->air.validityNotes.empty())
             out.notes.push_back({"note.of_pull", {pull.id, Several{pull.curve->air.validityNotes}}});
@@ -235,6 +237,7 @@ DayAnalysis answer(const TestDay& day, const AnalysisSettings& settings, Reduced
         out.pulls[plan.fitted[flag.pull]].flags.push_back(flag);
     compareAll(out, day, plan, cache);
     addGivenPairs(out, day);
+    out.endSpeeds = endSpeedsOf(out.pulls);
     fillNotes(out, day, dayClock(day));
     return out;
 }

@@ -72,6 +72,16 @@ std::vector<Statement> sweepSummary(const SettingSweep& sweep) {
     return out;
 }
 
+/// "Of jets the first of 2 numbers counts: 95, 92, 90"
+Statement numberTaken(const SettingNumbers& numbers) {
+    std::vector<Statement> values;
+    for (const double value : numbers.all[*numbers.taken])
+        values.push_back({"credit.setting", {significant(value, 6), std::string()}});
+    return {"credit.number_taken",
+            {asSaid(numbers.part), decimals(static_cast<double>(*numbers.taken + 1), 0),
+             decimals(static_cast<double>(numbers.all.size()), 0), Several{std::move(values)}}};
+}
+
 std::vector<Statement> whyNoCredit(const Credit& credit) {
     if (credit.sets.kind == CreditKind::Sweep)
         return credit.sweep ? sweepSummary(*credit.sweep) : std::vector<Statement>{{"credit.sweep"}};
@@ -84,6 +94,8 @@ std::vector<Statement> whyNoCredit(const Credit& credit) {
         return {{"credit.same_twice"}};
     case WhyNoCredit::Alternatives:
         return {{"credit.alternatives"}};
+    case WhyNoCredit::WhichNumber:
+        return {{"credit.which_number", {atStart(asSaid(credit.sets.numbers->part))}}};
     case WhyNoCredit::TooMany:
         return {{"credit.too_many", {decimals(static_cast<double>(kMostParts), 0)}}};
     case WhyNoCredit::None:
@@ -190,6 +202,8 @@ std::vector<Statement> creditSummary(const Credit& credit) {
 
 std::vector<Statement> creditAdvice(const Credit& credit) {
     std::vector<Statement> out;
+    if (credit.sets.numbers && credit.sets.numbers->taken)
+        out.push_back(numberTaken(*credit.sets.numbers));
     const std::vector<CreditPart>& parts = credit.sets.parts;
     for (const BetterValue& one : credit.betterValue)
         out.push_back({"credit.better_value", {parts[one.more].name, parts[one.less].name}});

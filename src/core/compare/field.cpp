@@ -113,6 +113,22 @@ std::optional<Field> fieldOf(const DayModel& model, const std::vector<std::strin
     return out;
 }
 
+std::vector<FieldBuild> byGain(const Field& field) {
+    std::vector<FieldBuild> out = field.builds;
+    std::stable_sort(out.begin(), out.end(), [](const FieldBuild& a, const FieldBuild& b) {
+        return std::isfinite(a.gain) && (!std::isfinite(b.gain) || a.gain > b.gain);
+    });
+    return out;
+}
+
+Statement fieldVerdict(const Field& field, const FieldBuild& build) {
+    if (!std::isfinite(build.gain) || !field.mayClaim())
+        return {"field.cannot_tell_yet"};
+    if (!build.mayBeBest)
+        return {"field.not_the_best"};
+    return {field.provenBest() ? "field.the_best" : "field.may_be_best"};
+}
+
 std::vector<Statement> fieldSummary(const Field& field) {
     const Argument range = countedSpeeds(field.use.range_rpm, !field.use.weights.empty());
     if (!field.mayClaim())

@@ -44,6 +44,12 @@ struct Field {
 std::optional<Field> fieldOf(const DayModel& model, const std::vector<std::string>& builds, const Use& use,
                              const JudgedContrasts& judged, const DriftSettings& drift, DrawCache& cache);
 
+/// Best first; builds without a figure last.
+std::vector<FieldBuild> byGain(const Field& field);
+
+/// "may be best"
+Statement fieldVerdict(const Field& field, const FieldBuild& build);
+
 /// "For 4500 to 7500 rpm D is best, or E or F, which nobody can tell apart yet; A, B and C are worse." and what taking
 /// the named one gives away at most.
 std::vector<Statement> fieldSummary(const Field& field);

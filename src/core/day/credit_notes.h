@@ -24,6 +24,8 @@ struct PartNote {
 struct CreditNotes {
     /// Parts and settings that count with another one, by name; with an empty name: not at all.
     std::map<std::string, std::string> countsWith;
+    /// Of a setting whose texts hold several numbers ("95/40"): the one that counts, from 1.
+    std::map<std::string, size_t> numberOf;
     std::optional<double> interactionBound_pct; ///< declared: every interaction that was not run is at most this
     std::map<std::string, PartNote> parts;      ///< by the first change of each part
     std::string unknownKeys;

@@ -25,6 +25,19 @@ struct PictureJob {
     double after_s = 0.7; ///< how long it settles
 };
 
+/// A day that cannot be opened leaves its message up: with a picture to take nobody is there to close it.
+void endWhenRefused(hillrun::MainWindow& window, const PictureJob& job) {
+    auto* watch = new QTimer(&window);
+    QObject::connect(watch, &QTimer::timeout, &window, [&window, job] {
+        QWidget* message = QApplication::activeModalWidget();
+        if (!message || window.document().isOpen())
+            return;
+        message->grab().save(job.file);
+        QApplication::exit(1);
+    });
+    watch->start(200);
+}
+
 /// Writes a picture of the window (or of a dialog above it) once it has settled.
 void takePictureLater(hillrun::MainWindow& window, const PictureJob& job) {
     QTimer::singleShot(static_cast<int>(1000.0 * job.after_s), &window, [&window, job] {
@@ -161,8 +174,11 @@ int main(int argc, char** argv) {
             if (!parser.isSet(u"picture"_s) && parser.positionalArguments().isEmpty())
                 window.offerKept();
         });
-    else
+    else {
         QObject::connect(&window.document(), &hillrun::DayDocument::analysisReady, &window, ready,
                          Qt::SingleShotConnection);
+        if (!job.file.isEmpty())
+            endWhenRefused(window, job);
+    }
     return QApplication::exec();
 }

@@ -99,10 +99,7 @@ Json comparisonJson(const Comparison& c) {
     out["protected_from_drift"] = c.protectedFromDrift;
     out["drift_that_would_explain_pct"] =
         c.driftThatWouldExplain_pct ? numberOrNull(*c.driftThatWouldExplain_pct) : Json(nullptr);
-    out["regions"] = Json::array();
-    for (const Region& region : c.regions)
-        out["regions"].push_back(
-            {{"from_rpm", region.range_rpm.low}, {"to_rpm", region.range_rpm.high}, {"kind", regionName(region.kind)}});
+    out["regions"] = regionsJson(c.regions);
     out["bands"] = Json::array();
     for (const BandResult& band : c.bands)
         out["bands"].push_back(bandJson(band));
@@ -333,10 +330,8 @@ void putQuantity(Json& out, const QuantityPair& pair) {
     out["pointwise95"] = plainEdges(pair.pointwise95);
     out["simultaneous95"] = plainEdges(pair.simultaneous95);
     out["family95"] = plainEdges(pair.family95);
-    out["regions"] = out["bands"] = Json::array();
-    for (const Region& region : pair.regions)
-        out["regions"].push_back(
-            {{"from_rpm", region.range_rpm.low}, {"to_rpm", region.range_rpm.high}, {"kind", regionName(region.kind)}});
+    out["regions"] = regionsJson(pair.regions);
+    out["bands"] = Json::array();
     for (const QuantityBand& band : pair.bands)
         out["bands"].push_back({{"from_rpm", band.range_rpm.low},
                                 {"to_rpm", band.range_rpm.high},
@@ -381,6 +376,14 @@ Json reduceAnswer(const Curve& curve, const std::vector<Event>& events) {
             {"events", eventsJson(events)},
             {"peak_power", peakJson(curve.peakPower_w, 0.001)},
             {"peak_torque", peakJson(curve.peakTorque_nm, 1.0)}};
+}
+
+Json regionsJson(const std::vector<Region>& regions) {
+    Json out = Json::array();
+    for (const Region& region : regions)
+        out.push_back(
+            {{"from_rpm", region.range_rpm.low}, {"to_rpm", region.range_rpm.high}, {"kind", regionName(region.kind)}});
+    return out;
 }
 
 Json analyseAnswer(const DayAnalysis& analysis) {

@@ -12,6 +12,8 @@ namespace hillrun {
 Json weatherAnswer(Standard standard, const HumidAir& air, const AirFactor& factor);
 Json reduceAnswer(const Curve& curve, const std::vector<Event>& events);
 Json analyseAnswer(const DayAnalysis& analysis);
+/// [{from_rpm, to_rpm, kind}]
+Json regionsJson(const std::vector<Region>& regions);
 
 /// One condition of a weather question, worked out.
 struct WeatherFound {

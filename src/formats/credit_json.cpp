@@ -6,6 +6,7 @@
 #include "core/answer/part_facts.h"
 #include "core/units/log_percent.h"
 #include "core/weather/standards.h"
+#include "formats/answers_json.h"
 #include "formats/json_writer.h"
 #include "words/voice.h"
 
@@ -129,14 +130,27 @@ Json stepJson(const CreditStep& step, const std::vector<Build>& builds) {
     return out;
 }
 
-Json interactionJson(const CreditInteraction& one) {
-    return {{"parts", idsIn(one.parts)},
-            {"percent", numberOrNull(percentOfLog(one.amount.log))},
-            {"low_pct", numberOrNull(percentOfLog(one.amount.low))},
-            {"high_pct", numberOrNull(percentOfLog(one.amount.high))},
-            {"p", numberOrNull(one.amount.p)},
-            {"proven", one.amount.proven()},
-            {"protected_from_drift", one.amount.protectedFromDrift}};
+Json interactionJson(const CreditInteraction& one, const std::vector<double>& rpm) {
+    Json out = {{"parts", idsIn(one.parts)},
+                {"percent", numberOrNull(percentOfLog(one.amount.log))},
+                {"low_pct", numberOrNull(percentOfLog(one.amount.low))},
+                {"high_pct", numberOrNull(percentOfLog(one.amount.high))},
+                {"p", numberOrNull(one.amount.p)},
+                {"proven", one.amount.proven()},
+                {"protected_from_drift", one.amount.protectedFromDrift}};
+    const Eigen::VectorXd& along = one.curve.curve.delta;
+    if (along.size() == 0)
+        return out;
+    out["rpm"] = rpm;
+    out["percent_by_rpm"] = out["family95_pct"]["low"] = out["family95_pct"]["high"] = Json::array();
+    for (Eigen::Index p = 0; p < along.size(); ++p) {
+        const double half = one.curve.family * one.curve.curve.standardError(p) + one.curve.curve.boundHalf;
+        out["percent_by_rpm"].push_back(numberOrNull(percentOfLog(along(p))));
+        out["family95_pct"]["low"].push_back(numberOrNull(percentOfLog(along(p) - half)));
+        out["family95_pct"]["high"].push_back(numberOrNull(percentOfLog(along(p) + half)));
+    }
+    out["regions"] = regionsJson(one.regions);
+    return out;
 }
 
 Json addsUpJson(const Credit& credit) {
@@ -205,7 +219,7 @@ Json creditAnswer(const Credit& credit, const TestDay& day, const DayAnalysis& a
     for (const CreditShare& share : credit.shares)
         out["shares"].push_back(shareJson(credit, share, day.credit, analysis.rpm));
     for (const CreditInteraction& one : credit.interactions)
-        out["interactions"].push_back(interactionJson(one));
+        out["interactions"].push_back(interactionJson(one, analysis.rpm));
     out["better_value"] = Json::array();
     for (const BetterValue& one : credit.betterValue)
         out["better_value"].push_back({{"more", idOf(one.more)}, {"less", idOf(one.less)}});

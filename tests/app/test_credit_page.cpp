@@ -116,6 +116,34 @@ TEST_CASE("arrows and clicks walk the parts in the picture and in the table") {
     CHECK(w.page().looked().part == 0);
 }
 
+TEST_CASE("5 shows along rpm what the parts give together beyond each, and back") {
+    OpenCredit w;
+    auto& board = *w.find<Board>("creditBoard");
+    const QString part = board.content().title;
+    CHECK(w.find<QToolButton>("credit.interaction")->isVisible());
+    QTest::keyClick(w.window.get(), Qt::Key_5);
+    CHECK(board.content().title.startsWith(u"pipe + ignition map together beyond each by itself"_s));
+    CHECK(w.find<QToolButton>("credit.interaction")->isChecked());
+    // The four builds' own curves say the same: (D over C) over (B over A).
+    const auto power = [&](const char* id) { return w.analysis().findBuild(id)->power_w; };
+    const auto& y = board.content().series.front().y;
+    for (size_t p = 20; p < y.size(); p += 20) {
+        const double expected = 100.0 * (power("D")[p] * power("A")[p] / (power("C")[p] * power("B")[p]) - 1.0);
+        if (std::isfinite(expected)) {
+            CHECK(y[p] == Approx(expected).margin(0.02));
+            CHECK(board.content().bands.front().low[p] < y[p]);
+            CHECK(board.content().bands.front().high[p] > y[p]);
+        }
+    }
+    QTest::keyClick(w.window.get(), Qt::Key_5);
+    CHECK(board.content().title == part);
+    QTest::keyClick(w.window.get(), Qt::Key_5);
+    w.page().step(1); // another part: itself first
+    CHECK_FALSE(w.page().looked().interaction);
+    OpenCredit ladder(test::demoDay());
+    CHECK_FALSE(ladder.find<QToolButton>("credit.interaction")->isVisible());
+}
+
 TEST_CASE("what counts as one part is corrected, kept with the day, and undone") {
     OpenCredit w;
     auto* choice = w.find<QComboBox>("counts1");

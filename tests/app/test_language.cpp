@@ -4,6 +4,7 @@
 // The window in German and French: every page, nothing cut, nothing left in English; the language changes while a day
 // is open. With HILLRUN_PICTURES=DIR every page is kept as a picture.
 
+#include "app/board/board.h"
 #include "app/look/language.h"
 #include "app/shell/settings_dialog.h"
 #include "app_support.h"
@@ -75,13 +76,24 @@ TEST_CASE("every page speaks German and French, and nothing is cut") {
                 CHECK(test::cutTexts(*w.window).join(u"\n"_s).toStdString() == "");
                 CHECK(englishIn(wordsOn(*w.window)).join(u"\n"_s).toStdString() == "");
                 for (const QScrollArea* area : w.window->findChildren<QScrollArea*>())
-                    if (area->isVisible() && page.id == "compare") // it fits its window across
+                    if (area->isVisible() && (page.id == "compare" || page.id == "credit")) // they fit across
                         CHECK(area->horizontalScrollBar()->maximum() == 0);
                 if (const QString folder = qEnvironmentVariable("HILLRUN_PICTURES"); !folder.isEmpty())
                     w.window->grab().save(u"%1/%2_%3_%4.png"_s.arg(folder, language).arg(size.width()).arg(name));
             }
         }
     }
+}
+
+TEST_CASE("the axes of a board speak the language too") {
+    OpenWindow w(test::latticeDay());
+    choose(w, u"de"_s);
+    w.window->showPage("credit");
+    REQUIRE(test::waitFor([&] { return w.window->document().analysis() && w.window->document().analysis()->credit; }));
+    w.trigger("credit.interaction");
+    auto& board = *w.find<Board>("creditBoard");
+    board.replot();
+    CHECK(board.yAxis->tickVectorLabels().contains(u"2,5"_s));
 }
 
 TEST_CASE("the language changes while a day is open; the day, its edits and the selection stay") {

@@ -9,6 +9,7 @@
 #include "app/board/label_layout.h"
 
 #include "app/look/scale.h"
+#include "app/look/words.h"
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
 #include "words/voice.h"
@@ -37,9 +38,8 @@ protected:
             scaled *= 10.0;
         return step;
     }
-    QString getTickLabel(double tick, const QLocale& locale, QChar format, int /*precision*/) override {
-        QString text = std::abs(tick) >= 1000.0 ? QString::fromStdString(rpmText(tick))
-                                                : QCPAxisTicker::getTickLabel(tick, locale, format, m_decimals);
+    QString getTickLabel(double tick, const QLocale& /*locale*/, QChar /*format*/, int /*precision*/) override {
+        QString text = std::abs(tick) >= 1000.0 ? QString::fromStdString(rpmText(tick)) : numberText(tick, m_decimals);
         return text.replace(u'-', u'\u2212');
     }
 

@@ -37,6 +37,15 @@ void CreditActions::declare(const Workplace& at) {
     add("credit.on_top", CreditView::OnTop, u"3"_s, tr("Each part on all the others"));
     add("credit.fair_share", CreditView::FairShare, u"4"_s,
         tr("Each part's mean step over all orders of fitting them: these add up to the whole"));
+    at.actions.add(
+        {.id = "credit.interaction",
+         .text = tr("Together, along rpm"),
+         .keys = {u"5"_s},
+         .tip = tr("What the chosen part and others give together beyond each by itself, along rpm; once more "
+                   "for the next, then back"),
+         .scope = {"credit"},
+         .rule = [](const WindowState& s) { return s.analysed; }},
+        &at.actions, [at] { pageOf<CreditPage>(at.host, "credit").stepInteraction(); });
     const QString walk = tr("The part to look at");
     for (const char* widget : {"creditPicture", "partTable"})
         at.actions.note({{QKeySequence(Qt::Key_Up), QKeySequence(Qt::Key_Down)}, walk, {"credit", widget}});

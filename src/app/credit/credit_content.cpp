@@ -214,6 +214,34 @@ QString baseText(const Credit& credit, const DisplayUnits& units) {
     return u"%1  %2"_s.arg(qs(credit.builds.front().id), powerFigure(credit.base_w, units));
 }
 
+std::optional<size_t> interactionAfter(const Credit& credit, size_t part, std::optional<size_t> now) {
+    for (size_t i = now ? *now + 1 : 0; i < credit.interactions.size(); ++i)
+        if ((credit.interactions[i].parts >> part & 1U) != 0U && credit.interactions[i].curve.curve.delta.size() > 0)
+            return i;
+    return std::nullopt;
+}
+
+namespace {
+
+void putInteraction(BoardContent& out, const DayAnalysis& analysis, const CreditInteraction& one, const QPen& pen,
+                    const QColor& ground) {
+    out.title = QObject::tr("%1 together beyond each by itself, % \u00B7 band: 95\u00A0% over all interactions")
+                    .arg(setText(*analysis.credit, one.parts));
+    const Eigen::VectorXd& delta = one.curve.curve.delta;
+    const auto percents = [&](double side) {
+        std::vector<double> values;
+        for (Eigen::Index p = 0; p < delta.size(); ++p) {
+            const double half = one.curve.family * one.curve.curve.standardError(p) + one.curve.curve.boundHalf;
+            values.push_back(percentOfLog(delta(p) + side * half));
+        }
+        return values;
+    };
+    out.bands.push_back({analysis.rpm, percents(-1.0), percents(1.0), ground});
+    out.series.push_back({analysis.rpm, percents(0.0), pen, {}});
+}
+
+} // namespace
+
 BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, const Theme& theme) {
     const Credit& credit = *analysis.credit;
     BoardContent out;
@@ -227,6 +255,10 @@ BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, cons
     QColor ground = theme.quietInk;
     ground.setAlpha(theme.dark ? 80 : 60);
     const QPen pen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin);
+    if (look.interaction && *look.interaction < credit.interactions.size()) {
+        putInteraction(out, analysis, credit.interactions[*look.interaction], pen, ground);
+        return out;
+    }
     out.title = QObject::tr("%1, %2: gain by speed, %3 %4")
                     .arg(name, viewText(look.view), powerUnit(look.units), qs(placePhrase(analysis.place)));
     const auto pairs = comparisonsOf(analysis, look, look.part);

@@ -23,6 +23,7 @@ struct CreditLook {
     CreditView view = CreditView::FairShare;
     size_t part = 0;
     DisplayUnits units;
+    std::optional<size_t> interaction; ///< looked at along rpm instead of the part
     bool operator==(const CreditLook&) const = default;
 };
 
@@ -80,7 +81,9 @@ struct PartRow {
     bool operator==(const PartRow&) const = default;
 };
 std::vector<PartRow> partRows(const TestDay& day, const DayAnalysis& analysis, const CreditLook& look);
-/// What the chosen part gives along rpm, with its band.
+/// The next interaction that holds the part and has a curve, nothing after the last one.
+std::optional<size_t> interactionAfter(const Credit& credit, size_t part, std::optional<size_t> now);
+/// What the chosen part gives along rpm, with its band; of an interaction what its parts give together beyond each.
 BoardContent partCurve(const DayAnalysis& analysis, const CreditLook& look, const Theme& theme);
 /// "A 62.3 kW"
 QString baseText(const Credit& credit, const DisplayUnits& units);

@@ -40,11 +40,11 @@ CreditPage::CreditPage(DayDocument& document, Selection& selection, Look& look, 
     column->setSpacing(px(8));
     m_head = new AnswerHead(u"creditAnswer"_s, u"creditCaution"_s, this);
     column->addWidget(m_head);
-    auto* row = new QHBoxLayout;
-    row->setSpacing(px(8));
-    row->addWidget(makePictures(actions), 1);
-    row->addWidget(makeSide());
-    column->addLayout(row, 1);
+    m_row = new QHBoxLayout;
+    m_row->setSpacing(px(8));
+    m_row->addWidget(makePictures(actions), 3);
+    m_row->addWidget(makeSide(actions), 2);
+    column->addLayout(m_row, 1);
     connectParts();
     refresh();
 }
@@ -58,7 +58,9 @@ QWidget* CreditPage::makeViews(ActionRegistry& actions) {
     whole->addStretch(1);
     auto* use = new QToolButton(tools);
     use->setObjectName(u"creditUse"_s);
-    use->setDefaultAction(actions.get("day.use"));
+    use->setText(tr("Use \u2026")); // which one stands in the line above
+    use->setToolTip(actions.get("day.use")->toolTip());
+    connect(use, &QToolButton::clicked, actions.get("day.use"), &QAction::trigger);
     use->setProperty("flat", true);
     whole->addWidget(use);
     auto* row = new QHBoxLayout(m_views);
@@ -94,11 +96,12 @@ QWidget* CreditPage::makePictures(ActionRegistry& actions) {
     return m_pictures;
 }
 
-QWidget* CreditPage::makeSide() {
+QWidget* CreditPage::makeSide(ActionRegistry& actions) {
     auto* frame = new QFrame(this);
     m_side = frame;
     frame->setProperty("panel", true);
-    frame->setFixedWidth(px(400));
+    frame->setMinimumWidth(px(320));
+    frame->setMaximumWidth(px(400));
     auto* outer = new QVBoxLayout(frame);
     outer->setContentsMargins(1, 1, 1, 1);
     auto* scroll = new QScrollArea(frame);
@@ -118,6 +121,12 @@ QWidget* CreditPage::makeSide() {
     below->setSpacing(px(8));
     m_lines = selectableLabel(u"partLines"_s, inside);
     below->addWidget(m_lines);
+    m_together = new QToolButton(inside);
+    m_together->setObjectName(u"credit.interaction"_s);
+    m_together->setDefaultAction(actions.get("credit.interaction"));
+    m_together->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    m_together->setProperty("switch", true);
+    below->addWidget(m_together);
     m_form = new PartForm(m_document, m_selection, inside);
     below->addWidget(m_form);
     column->addLayout(below);
@@ -170,8 +179,17 @@ void CreditPage::setView(CreditView view) {
     refresh();
 }
 
+void CreditPage::stepInteraction() {
+    const auto analysis = m_document.analysis();
+    if (!analysis || !analysis->credit)
+        return;
+    m_interaction = interactionAfter(*analysis->credit, m_part, m_interaction);
+    refresh();
+}
+
 void CreditPage::choose(size_t part) {
     m_part = part;
+    m_interaction.reset();
     refresh();
 }
 
@@ -188,6 +206,7 @@ void CreditPage::refresh() {
         m_kind = credit->sets.kind;
         m_view = usualView(*credit);
         m_part = credit->sweep ? leastCostly(*credit->sweep) : 0;
+        m_interaction.reset();
     } else if (credit && !hasView(*credit, m_view)) {
         m_view = usualView(*credit);
     }
@@ -204,6 +223,7 @@ void CreditPage::refresh() {
 
     m_lines->setVisible(any);
     m_form->refresh(credit, parts ? std::optional(m_part) : std::nullopt);
+    m_row->setAlignment(m_side, any ? Qt::Alignment() : Qt::AlignLeft | Qt::AlignTop);
     m_side->setVisible(any || (credit && (credit->sets.differing.size() > 1 || credit->sets.numbers)));
     refreshCursor();
 }
@@ -228,6 +248,9 @@ void CreditPage::refreshAnswer(const DayAnalysis* analysis) {
 
 void CreditPage::refreshViews(const Credit* credit) {
     m_views->setVisible(credit && credit->sets.parts.size() > 1 && !credit->steps.empty());
+    m_together->setVisible(credit && interactionAfter(*credit, m_part, std::nullopt));
+    m_together->defaultAction()->setCheckable(true);
+    m_together->defaultAction()->setChecked(m_interaction.has_value());
     for (int view = 0; view < kCreditViews; ++view) {
         QAction* action = m_viewButtons[static_cast<size_t>(view)]->defaultAction();
         action->setCheckable(true);
@@ -240,6 +263,8 @@ void CreditPage::refreshParts(const DayAnalysis& analysis) {
     const TestDay& day = m_document.day();
     const Credit& credit = *analysis.credit;
     m_part = std::min(m_part, credit.sets.parts.size() - 1);
+    if (m_interaction && *m_interaction >= credit.interactions.size())
+        m_interaction.reset();
     m_stack->setCurrentWidget(m_picture);
     m_picture->setContent(
         {stairsOf(credit, looked()), netOf(day, credit, looked()), m_part, baseText(credit, m_selection.units())});

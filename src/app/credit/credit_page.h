@@ -22,8 +22,9 @@ public:
     CreditPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
                QWidget* parent = nullptr);
     void setView(CreditView view);
-    void step(int by); ///< the next or previous part, or step of a sweep
-    [[nodiscard]] CreditLook looked() const { return {m_view, m_part, m_selection.units()}; }
+    void stepInteraction(); ///< the next interaction of the part along rpm, after the last the part itself
+    void step(int by);      ///< the next or previous part, or step of a sweep
+    [[nodiscard]] CreditLook looked() const { return {m_view, m_part, m_selection.units(), m_interaction}; }
     [[nodiscard]] bool canCopy() const override;
     void copyTable() const override;
     void copyPicture() const override;
@@ -35,7 +36,7 @@ protected:
 private:
     QWidget* makePictures(ActionRegistry& actions);
     QWidget* makeViews(ActionRegistry& actions);
-    QWidget* makeSide();
+    QWidget* makeSide(ActionRegistry& actions);
     void connectParts();
     void refresh();
     void refreshAnswer(const DayAnalysis* analysis);
@@ -52,9 +53,12 @@ private:
     CreditView m_view = CreditView::FairShare;
     CreditKind m_kind = CreditKind::None; ///< that the view was chosen for
     size_t m_part = 0;
+    std::optional<size_t> m_interaction;
     AnswerHead* m_head = nullptr;
     QWidget* m_views = nullptr;
     std::vector<QToolButton*> m_viewButtons;
+    QToolButton* m_together = nullptr;
+    QHBoxLayout* m_row = nullptr;
     QFrame* m_pictures = nullptr;
     QStackedWidget* m_stack = nullptr; ///< parts, sweep
     CreditPicture* m_picture = nullptr;

@@ -177,6 +177,14 @@
         <source>What each part gives</source>
         <translation>Was jedes Teil bringt</translation>
     </message>
+    <message>
+        <source>Together, along rpm</source>
+        <translation>Zusammen, über der Drehzahl</translation>
+    </message>
+    <message>
+        <source>What the chosen part and others give together beyond each by itself, along rpm; once more for the next, then back</source>
+        <translation>Was das gewählte Teil und andere zusammen über jedes für sich hinaus geben, über der Drehzahl; noch einmal für das nächste, dann zurück</translation>
+    </message>
 </context>
 <context>
     <name>Link</name>
@@ -1350,6 +1358,10 @@
     <message>
         <source>%1 against %2 on average over %3 rpm: %4.</source>
         <translation>%1 gegen %2 im Mittel über %3 rpm: %4.</translation>
+    </message>
+    <message>
+        <source>%1 together beyond each by itself, % · band: 95&#xa0;% over all interactions</source>
+        <translation>%1 zusammen über jedes für sich hinaus, % · Band: 95&#xa0;% über alle Wechselwirkungen</translation>
     </message>
 </context>
 <context>
@@ -2714,6 +2726,10 @@
     <message>
         <source>Besides</source>
         <translation>Außerdem</translation>
+    </message>
+    <message>
+        <source>Use …</source>
+        <translation>Nutzung …</translation>
     </message>
 </context>
 <context>

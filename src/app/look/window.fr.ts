@@ -177,6 +177,14 @@
         <source>What each part gives</source>
         <translation>Ce que donne chaque pièce</translation>
     </message>
+    <message>
+        <source>Together, along rpm</source>
+        <translation>Ensemble, selon le régime</translation>
+    </message>
+    <message>
+        <source>What the chosen part and others give together beyond each by itself, along rpm; once more for the next, then back</source>
+        <translation>Ce que la pièce choisie et d&apos;autres donnent ensemble au-delà de chacune seule, selon le régime ; encore une fois pour la suivante, puis retour</translation>
+    </message>
 </context>
 <context>
     <name>Link</name>
@@ -1350,6 +1358,10 @@
     <message>
         <source>%1 against %2 on average over %3 rpm: %4.</source>
         <translation>%1 face à %2 en moyenne sur %3 rpm : %4.</translation>
+    </message>
+    <message>
+        <source>%1 together beyond each by itself, % · band: 95&#xa0;% over all interactions</source>
+        <translation>%1 ensemble au-delà de chacun seul, % · bande : 95&#xa0;% sur toutes les interactions</translation>
     </message>
 </context>
 <context>
@@ -2714,6 +2726,10 @@
     <message>
         <source>Besides</source>
         <translation>En outre</translation>
+    </message>
+    <message>
+        <source>Use …</source>
+        <translation>Usage …</translation>
     </message>
 </context>
 <context>

@@ -147,18 +147,17 @@ private:
 
     /// A family of their own.
     void addInteractions() {
-        std::vector<VectorXd> all;
         for (PartSet together = 0; together <= full(); ++together)
             if (std::popcount(together) >= 2)
                 if (auto weights = interactionWeights(sets(), parts(), together)) {
-                    all.push_back(std::move(*weights));
-                    m_out.interactions.push_back({together, {}});
+                    m_interactions.push_back(std::move(*weights));
+                    m_out.interactions.push_back({together, {}, {}, {}});
                 }
-        if (all.empty())
+        if (m_interactions.empty())
             return;
-        const double critical = familyCritical(m_draws, all, m_cache);
-        for (size_t i = 0; i < all.size(); ++i)
-            m_out.interactions[i].amount = amountOf(all[i], critical, scaleBetween(0U, full()));
+        const double critical = familyCritical(m_draws, m_interactions, m_cache);
+        for (size_t i = 0; i < m_interactions.size(); ++i)
+            m_out.interactions[i].amount = amountOf(m_interactions[i], critical, scaleBetween(0U, full()));
     }
 
     void addBeyondSum() {
@@ -206,23 +205,45 @@ private:
                                                             : BetterValue{pairs[i].second, pairs[i].first});
     }
 
-    void addCurves() {
+    /// Each along rpm, with the critical value over all of them at once; empty when one cannot be told.
+    [[nodiscard]] std::vector<CreditCurve> curvesOf(const std::vector<VectorXd>& family,
+                                                    const VectorXd& scale_w) const {
         std::vector<ContrastCurve> curves;
-        for (const VectorXd& weights : m_family)
+        for (const VectorXd& weights : family)
             if (auto curve = evaluate(m_model, weights, m_settings.drift))
                 curves.push_back(std::move(*curve));
-        if (curves.size() < m_family.size() || curves.empty())
-            return;
+        if (curves.size() < family.size() || curves.empty())
+            return {};
         const CriticalValues critical = criticalValues(m_model, curves, curves.size(), m_cache);
+        std::vector<CreditCurve> out;
+        for (size_t i = 0; i < curves.size(); ++i)
+            out.push_back({std::move(curves[i]), critical.own[i], critical.family, scale_w});
+        return out;
+    }
+
+    void addCurves() {
         const VectorXd scale_w = scaleAlongRpm();
-        for (size_t i = 0; i < curves.size(); ++i) {
-            CreditCurve curve{std::move(curves[i]), critical.own[i], critical.family, scale_w};
+        std::vector<CreditCurve> shares = curvesOf(m_family, scale_w);
+        for (size_t i = 0; i < shares.size(); ++i) {
             if (i < m_out.shares.size()) {
-                curve.curve.boundHalf += declaredBound(m_out.shares[i].boundFactor);
-                m_out.shares[i].curve = std::move(curve);
+                shares[i].curve.boundHalf += declaredBound(m_out.shares[i].boundFactor);
+                m_out.shares[i].curve = std::move(shares[i]);
             } else
-                m_out.totalCurve = std::move(curve);
+                m_out.totalCurve = std::move(shares[i]);
         }
+        std::vector<CreditCurve> interactions = curvesOf(m_interactions, scale_w);
+        for (size_t i = 0; i < interactions.size(); ++i) {
+            CreditInteraction& one = m_out.interactions[i];
+            one.curve = std::move(interactions[i]);
+            one.regions = regionsOf(one.curve, one.amount.mayClaim);
+        }
+    }
+
+    [[nodiscard]] std::vector<Region> regionsOf(const CreditCurve& curve, bool mayClaim) const {
+        const VectorXd half = curve.family * curve.curve.standardError.array() + curve.curve.boundHalf;
+        const auto values = [](const VectorXd& v) { return std::vector<double>(v.begin(), v.end()); };
+        return stretchesOf(m_model.input.rpm, values(curve.curve.delta),
+                           {values(curve.curve.delta - half), values(curve.curve.delta + half)}, mayClaim);
     }
 
     [[nodiscard]] VectorXd scaleAlongRpm() const {
@@ -245,6 +266,7 @@ private:
     NumbersOfBuilds m_numbers;
     ErrorDraws m_draws;
     std::vector<VectorXd> m_family; ///< the shares, then the total
+    std::vector<VectorXd> m_interactions;
 };
 
 } // namespace

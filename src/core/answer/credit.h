@@ -4,6 +4,7 @@
 
 #include "core/answer/credit_weights.h"
 #include "core/answer/setting_sweep.h"
+#include "core/answer/stretches.h"
 #include "core/answer/use.h"
 
 #include <vector>
@@ -56,6 +57,8 @@ struct CreditShare {
 struct CreditInteraction {
     PartSet parts = 0;
     CreditAmount amount;
+    CreditCurve curve;           ///< `family`: over all interactions at once
+    std::vector<Region> regions; ///< where that band lies above or below zero
 };
 
 /// A part that is proven to give more for its money than another.

@@ -177,6 +177,28 @@ std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysi
                     {analysis.settings.drift, analysis.settings.matters_pct, day.credit}, cache);
 }
 
+namespace {
+
+/// Where parts are proven to act on each other although the mean over the use does not tell.
+std::vector<Statement> actingAlong(const Credit& credit) {
+    std::vector<Statement> out;
+    for (const CreditInteraction& one : credit.interactions) {
+        if (one.amount.proven())
+            continue;
+        std::vector<std::string> names;
+        for (size_t part = 0; part < credit.sets.parts.size(); ++part)
+            if ((one.parts >> part & 1U) != 0U)
+                names.push_back(credit.sets.parts[part].name);
+        for (const Region& region : one.regions)
+            if (region.kind != RegionKind::Unresolved)
+                out.push_back({region.kind == RegionKind::Gain ? "credit.more_along" : "credit.less_along",
+                               {namesOf(names), region.range_rpm}});
+    }
+    return out;
+}
+
+} // namespace
+
 // Only what drift cannot explain is said.
 std::vector<Statement> creditSummary(const Credit& credit) {
     if (credit.shares.empty() && credit.steps.empty())
@@ -193,6 +215,8 @@ std::vector<Statement> creditSummary(const Credit& credit) {
         out.push_back(together(credit));
     if (credit.beyondSum && credit.beyondSum->mayClaim)
         out.push_back(beyondSum(credit));
+    for (Statement& along : actingAlong(credit))
+        out.push_back(std::move(along));
     if (credit.sets.kind == CreditKind::Ladder && mayClaim(credit.steps))
         out.push_back({"credit.steps", {itemsOf(credit, credit.steps)}});
     else if (credit.sets.kind != CreditKind::Ladder && mayClaim(credit.shares))

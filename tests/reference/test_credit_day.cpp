@@ -79,6 +79,31 @@ TEST_CASE("credit of two parts as an independent program has it") {
     CHECK(credit->shares[0].boundFactor == 0.0);
 }
 
+// R 4.2.2: y <- log(rowMeans(P)); x and m 0 or 1, h hours;
+//   coef(summary(lm(y ~ I(x-.5)*I(m-.5) + h))); z <- lm(y ~ factor(build) + h), the contrast of build 3 by vcov(z).
+TEST_CASE("shares, interaction and total are those of a linear model in R when drift is taken as straight") {
+    const DayModel model = fitDay(twoByTwo());
+    DrawCache cache;
+    CreditSettings steady;
+    steady.drift.allowance = DriftAllowance::Steady;
+    const auto credit = creditOf(model, builds(), kWhole, steady, cache);
+    REQUIRE(credit);
+    const struct {
+        const CreditAmount& amount;
+        double log, standardError;
+    } items[] = {{credit->shares[0].amount, 0.0175807468258, 0.002562562665},
+                 {credit->shares[1].amount, 0.0076789785732, 0.002562562457},
+                 {credit->interactions[0].amount, -0.0189615248011, 0.004794910366},
+                 {*credit->total, 0.025259725399, 0.003139005672}};
+    for (const auto& item : items) {
+        CHECK(item.amount.log == Approx(item.log).epsilon(1e-8));
+        CHECK(item.amount.standardError == Approx(item.standardError).epsilon(1e-8));
+    }
+    CHECK(credit->shares[0].amount.p == Approx(1.005505134e-03).epsilon(1e-6));
+    CHECK(credit->shares[1].amount.p == Approx(3.021704179e-02).epsilon(1e-6));
+    CHECK(credit->interactions[0].amount.p == Approx(1.080191878e-02).epsilon(1e-6));
+}
+
 TEST_CASE("credit along rpm as an independent program has it") {
     const DayModel model = fitDay(twoByTwo());
     DrawCache cache;

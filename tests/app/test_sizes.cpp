@@ -35,6 +35,7 @@ QString cutOnEveryPage(OpenWindow& w, QSize size, int points) {
         w.window->showPage(page.id);
         test::waitFor([&] { return !w.window->document().isBusy(); });
         QTest::qWait(20);
+        test::waitFor([&] { return test::cutTexts(*w.window).isEmpty(); }, 1000); // the bar settles after the page
         for (const QString& cut : test::cutTexts(*w.window))
             out << name + u": "_s + cut;
         if (const QString folder = qEnvironmentVariable("HILLRUN_PICTURES"); !folder.isEmpty())

@@ -108,6 +108,42 @@ TEST_CASE("without a repeat nothing is told; the repeats of another build tell i
     CHECK(more[0].stopped_rpm == 7050.0);
 }
 
+TEST_CASE("half widths are those of Student's t over all stretches") {
+    // The changes by hand: over 6800 to 6900 the two pulls that get there, over 6900 to 7000 the last one.
+    std::vector<PullResult> pulls = pullsEnding(
+        {6800, 6900, 7000}, [](double) { return 10.0; }, 0.0, 1);
+    const auto put = [&](size_t pull, double rpm, double log) {
+        auto curve = std::make_shared<Curve>(*pulls[pull].curve);
+        curve->power_w[static_cast<size_t>((rpm - 3000.0) / 50.0)] = std::exp(log);
+        pulls[pull].curve = std::move(curve);
+    };
+    put(1, 6900, 10.010);
+    put(2, 6900, 10.012);
+    put(2, 7000, 10.016);
+    const auto found = endSpeedsOf(pulls);
+    REQUIRE(found.size() == 1);
+    CHECK(found[0].stretches[0].change == Approx(0.011));
+    CHECK(found[0].stretches[1].change == Approx(0.004));
+    const double t = 25.45170; // R: qt(1 - 0.025 / 2, 1)
+    CHECK(found[0].stretches[0].half == Approx(t * std::sqrt(2e-6 / 2.0)).epsilon(1e-6));
+    CHECK(found[0].stretches[1].half == Approx(t * std::sqrt(2e-6)).epsilon(1e-6));
+}
+
+TEST_CASE("an end that creeps is not raised step by step, and a shorter grid ends where it ends") {
+    CHECK(endSpeedsOf(pullsEnding({7000, 7050, 7100, 7150, 7200}, peaked, 0.0005, 1)).empty());
+    std::vector<PullResult> pulls = pullsEnding(kRaised, peaked, 0.0005, 1);
+    for (PullResult& pull : pulls) {
+        auto curve = std::make_shared<Curve>(*pull.curve);
+        while (!std::isfinite(curve->power_w.back())) {
+            curve->power_w.pop_back();
+            curve->rpm.pop_back();
+        }
+        pull.curve = std::move(curve);
+    }
+    REQUIRE(endSpeedsOf(pulls).size() == 1);
+    CHECK(endSpeedsOf(pulls)[0].stopped_rpm == 7000.0);
+}
+
 TEST_CASE("ends that are the same, go down, or belong to pulls set aside are no search") {
     CHECK(endSpeedsOf(pullsEnding({7000, 7000, 7050, 7000}, peaked, 0.0005, 1)).empty());
     CHECK(endSpeedsOf(pullsEnding({7200, 7100, 7000, 6900}, peaked, 0.0005, 1)).empty());

@@ -39,7 +39,11 @@ void takeNumberOf(const std::string& text, const std::vector<Build>& builds, Cre
         std::from_chars(text.data() + equals + 1, text.data() + text.size(), number).ptr != text.data() + text.size() ||
         number == 0)
         throw WrongUse(said("cli.number_of", {text}));
-    notes.numberOf[differingNamed(text.substr(0, equals), partSetsOf(builds).differing)] = number;
+    const PartSets found = partSetsOf(builds, notes);
+    const std::string setting = differingNamed(text.substr(0, equals), found.differing);
+    if (found.numbers && found.numbers->part == setting && number > found.numbers->all.size())
+        throw WrongUse(said("cli.number_of", {text}));
+    notes.numberOf[setting] = number;
 }
 
 /// "pipe=jets,needle": the jets and the needle count with the pipe; "=oil": the oil does not count.

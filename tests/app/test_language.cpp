@@ -76,7 +76,8 @@ TEST_CASE("every page speaks German and French, and nothing is cut") {
                 CHECK(test::cutTexts(*w.window).join(u"\n"_s).toStdString() == "");
                 CHECK(englishIn(wordsOn(*w.window)).join(u"\n"_s).toStdString() == "");
                 for (const QScrollArea* area : w.window->findChildren<QScrollArea*>())
-                    if (area->isVisible() && (page.id == "compare" || page.id == "credit")) // they fit across
+                    if (area->isVisible() &&
+                        (size.width() >= 1280 || page.id == "compare" || page.id == "credit")) // fits across
                         CHECK(area->horizontalScrollBar()->maximum() == 0);
                 if (const QString folder = qEnvironmentVariable("HILLRUN_PICTURES"); !folder.isEmpty())
                     w.window->grab().save(u"%1/%2_%3_%4.png"_s.arg(folder, language).arg(size.width()).arg(name));

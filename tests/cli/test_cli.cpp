@@ -580,6 +580,21 @@ TEST_CASE("credit: what counts as one part can be said, and what is not known is
     CHECK(run("credit " + day + " --part-set pipe=pipe").status == 2);
     for (const char* const wrong : {"pipe", "pipe=", "pipe=0", "pipe=1.5", "pipe=x", "oil=1"})
         CHECK(run("credit " + day + " --number-of " + wrong).status == 2);
+    const test::TemporaryFolder scratch;
+    const auto jets = scratch.path() / "jets";
+    std::filesystem::copy(test::runnerDay(), jets, std::filesystem::copy_options::recursive);
+    Json edited = Json::parse(readFileText(jets / "day.json"));
+    for (size_t i = 0; i < edited["builds"].size(); ++i) {
+        edited["builds"][i].erase("parts");
+        edited["builds"][i]["settings"] = {{"jets", fmt::format("{}/{}", 95 - 2 * i, 40 + i)}};
+    }
+    std::ofstream(jets / "day.json") << edited.dump();
+    const std::string two = "'" + jets.string() + "'";
+    CHECK(run("credit " + two).out.find("say which one counts") != std::string::npos);
+    CHECK(run("credit " + two + " --number-of jets=3").status == 2);
+    const Json second = run("credit " + two + " --number-of jets=2 --json").json();
+    CHECK(second["sweep"]["number"] == 2);
+    CHECK(second["sweep"]["levels"] == Json({40.0, 41.0, 42.0, 43.0, 44.0, 45.0}));
     CHECK(run("credit " + day + " --number-of pipe=1 --json").json()["kind"] == "lattice"); // nothing to choose
     CHECK(run("credit " + day + " --json").json()["advice"] == "");
 }

@@ -255,6 +255,22 @@ TEST_CASE("the sentence says of parts only what drift cannot explain") {
     const auto said = [&] { return test::inEnglish(creditSummary(credit)); };
     CHECK(said() == "Pipe and map together: +4.0 \u00B1 1.0 kW. By fair share: pipe +2.0 \u00B1 1.0 kW and map +2.0 "
                     "\u00B1 1.0 kW.");
+    // Proven along rpm where the mean does not tell: the widest stretch of each kind.
+    CreditInteraction between{3U, {0.002, -0.005, 0.009, 0.3, 100000.0}, {}, {}};
+    between.regions = {{{3000, 3100}, RegionKind::Gain, {}, {}},
+                       {{3150, 4000}, RegionKind::Unresolved, {}, {}},
+                       {{4050, 4600}, RegionKind::Gain, {}, {}},
+                       {{6000, 6200}, RegionKind::Loss, {}, {}}};
+    credit.interactions = {between};
+    const std::string along = said();
+    INFO(along);
+    CHECK(along.find("pipe and map give more together than each by itself.") != std::string::npos);
+    CHECK(along.find("pipe and map give less together than each by itself.") != std::string::npos);
+    CHECK(along.find("600") != std::string::npos);
+    CHECK(along.find("100 rpm") == std::string::npos);
+    credit.interactions[0].amount.low = 0.001; // the mean says it itself
+    CHECK(said().find("each by itself") == std::string::npos);
+    credit.interactions.clear();
     credit.shares[1].amount = open;
     credit.protectedFromDrift = false;
     CHECK(said() == "Pipe and map together: +4.0 \u00B1 1.0 kW.");

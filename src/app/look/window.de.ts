@@ -1363,6 +1363,18 @@
         <source>%1 together beyond each by itself, % · band: 95&#xa0;% over all interactions</source>
         <translation>%1 zusammen über jedes für sich hinaus, % · Band: 95&#xa0;% über alle Wechselwirkungen</translation>
     </message>
+    <message>
+        <source>Factor over temperature</source>
+        <translation>Faktor über Temperatur</translation>
+    </message>
+    <message>
+        <source>Factor over station pressure</source>
+        <translation>Faktor über Stationsdruck</translation>
+    </message>
+    <message>
+        <source>Factor over relative humidity</source>
+        <translation>Faktor über relativer Feuchte</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -1689,7 +1701,7 @@
     </message>
     <message>
         <source>no range known</source>
-        <translation>Bereich unbekannt</translation>
+        <translation>unbekannt</translation>
     </message>
     <message>
         <source>in range</source>

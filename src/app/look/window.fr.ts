@@ -1363,6 +1363,18 @@
         <source>%1 together beyond each by itself, % · band: 95&#xa0;% over all interactions</source>
         <translation>%1 ensemble au-delà de chacun seul, % · bande : 95&#xa0;% sur toutes les interactions</translation>
     </message>
+    <message>
+        <source>Factor over temperature</source>
+        <translation>Facteur selon la température</translation>
+    </message>
+    <message>
+        <source>Factor over station pressure</source>
+        <translation>Facteur selon la pression</translation>
+    </message>
+    <message>
+        <source>Factor over relative humidity</source>
+        <translation>Facteur selon l&apos;humidité relative</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -1626,15 +1638,15 @@
     </message>
     <message>
         <source>Friction power, measured</source>
-        <translation>Puissance de frottement, mesurée</translation>
+        <translation>Frottement mesuré</translation>
     </message>
     <message>
         <source>at this observed power</source>
-        <translation>à cette puissance observée</translation>
+        <translation>à la puissance de</translation>
     </message>
     <message>
         <source>Diesel: fuel a litre and cycle</source>
-        <translation>Diesel : carburant par litre et cycle</translation>
+        <translation>Diesel : carburant par cycle</translation>
     </message>
     <message>
         <source>Boosted: air factor</source>
@@ -1705,7 +1717,7 @@
     </message>
     <message>
         <source>on power</source>
-        <translation>sur la puissance</translation>
+        <translation>puissance</translation>
     </message>
     <message>
         <source>by pressure</source>
@@ -2035,7 +2047,7 @@
     </message>
     <message>
         <source>Diesel: fuel a litre and cycle</source>
-        <translation>Diesel : carburant par litre et cycle</translation>
+        <translation>Diesel : carburant par cycle</translation>
     </message>
     <message>
         <source>Fuel a litre and cycle</source>
@@ -4295,11 +4307,11 @@
     </message>
     <message>
         <source>smallest difference that matters</source>
-        <translation>plus petite différence qui compte</translation>
+        <translation>plus petite différence utile</translation>
     </message>
     <message>
         <source>one pull repeats within (sd)</source>
-        <translation>un passage se répète à (écart-type)</translation>
+        <translation>répétabilité (écart-type)</translation>
     </message>
     <message>
         <source>Change what matters</source>

@@ -19,11 +19,12 @@ struct ReadingRange {
     const char* unit;
 };
 /// How far each reading is drawn, around what cells meet.
-constexpr ReadingRange kReadings[] = {{-10.0, 45.0, "Factor over temperature",
-                                       "\xC2\xB0"
-                                       "C"},
-                                      {80.0, 106.0, "Factor over station pressure", "kPa"},
-                                      {0.0, 100.0, "Factor over relative humidity", "%"}};
+constexpr ReadingRange kReadings[] = {
+    {-10.0, 45.0, QT_TRANSLATE_NOOP("QObject", "Factor over temperature"),
+     "\xC2\xB0"
+     "C"},
+    {80.0, 106.0, QT_TRANSLATE_NOOP("QObject", "Factor over station pressure"), "kPa"},
+    {0.0, 100.0, QT_TRANSLATE_NOOP("QObject", "Factor over relative humidity"), "%"}};
 constexpr int kPoints = 56;
 
 QString sentence(QString text) {

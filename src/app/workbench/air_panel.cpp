@@ -7,7 +7,8 @@
 
 #include <QGridLayout>
 #include <QHeaderView>
-#include <QScrollArea>
+#include <QScrollBar>
+#include <QShowEvent>
 
 using namespace Qt::StringLiterals;
 
@@ -26,13 +27,12 @@ AirPanel::AirPanel(DayDocument& document, Selection& selection, Look& look, QWid
     column->addWidget(makeCondition());
     column->addWidget(makeEngine());
     column->addStretch(1);
-    auto* scroll = new QScrollArea(this);
-    scroll->setWidget(left);
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFixedWidth(px(344));
-    row->addWidget(scroll);
+    m_side = new QScrollArea(this);
+    m_side->setWidget(left);
+    m_side->setWidgetResizable(true);
+    m_side->setFrameShape(QFrame::NoFrame);
+    m_side->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    row->addWidget(m_side);
     row->addWidget(makeAnswer(), 1);
     connect(&m_document, &DayDocument::dayChanged, this, &AirPanel::takeDay);
     connect(&m_document, &DayDocument::settingsChanged, this, [this] {
@@ -42,6 +42,13 @@ AirPanel::AirPanel(DayDocument& document, Selection& selection, Look& look, QWid
     connect(&m_look, &Look::changed, this, &AirPanel::refresh);
     m_chosen = m_document.settings().reduce.standard;
     takeDay();
+}
+
+/// As wide as its words are in this language, with its own scroll bar.
+void AirPanel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    const int bar = m_side->verticalScrollBar()->sizeHint().width();
+    m_side->setFixedWidth(std::max(px(344), m_side->widget()->minimumSizeHint().width() + bar));
 }
 
 void AirPanel::takeDay() {

@@ -10,6 +10,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QPushButton>
+#include <QScrollArea>
 #include <QTableView>
 
 namespace hillrun {
@@ -24,6 +25,9 @@ public:
     void takeFrom(const std::string& pull);
     [[nodiscard]] AirInputs inputs() const;
     [[nodiscard]] Standard chosen() const { return m_chosen; }
+
+protected:
+    void showEvent(QShowEvent* event) override;
 
 private:
     QWidget* makeCondition();
@@ -42,6 +46,7 @@ private:
     DayDocument& m_document;
     Selection& m_selection;
     Look& m_look;
+    QScrollArea* m_side = nullptr; ///< condition and engine
     Standard m_chosen = Standard::SaeJ1349;
     std::filesystem::path m_shownDay;
     std::optional<EngineForAir> m_dayEngine; ///< as last taken from the day

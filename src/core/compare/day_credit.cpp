@@ -179,6 +179,15 @@ std::optional<Credit> creditOfDay(const TestDay& day, const DayAnalysis& analysi
 
 namespace {
 
+/// Where a band wanders about zero its stretches are many: the widest is said.
+std::optional<RpmRange> widestOf(const std::vector<Region>& regions, RegionKind kind) {
+    std::optional<RpmRange> out;
+    for (const Region& region : regions)
+        if (region.kind == kind && (!out || region.range_rpm.high - region.range_rpm.low > out->high - out->low))
+            out = region.range_rpm;
+    return out;
+}
+
 /// Where parts are proven to act on each other although the mean over the use does not tell.
 std::vector<Statement> actingAlong(const Credit& credit) {
     std::vector<Statement> out;
@@ -189,10 +198,10 @@ std::vector<Statement> actingAlong(const Credit& credit) {
         for (size_t part = 0; part < credit.sets.parts.size(); ++part)
             if ((one.parts >> part & 1U) != 0U)
                 names.push_back(credit.sets.parts[part].name);
-        for (const Region& region : one.regions)
-            if (region.kind != RegionKind::Unresolved)
-                out.push_back({region.kind == RegionKind::Gain ? "credit.more_along" : "credit.less_along",
-                               {namesOf(names), region.range_rpm}});
+        for (const RegionKind kind : {RegionKind::Gain, RegionKind::Loss})
+            if (const auto widest = widestOf(one.regions, kind))
+                out.push_back(
+                    {kind == RegionKind::Gain ? "credit.more_along" : "credit.less_along", {namesOf(names), *widest}});
     }
     return out;
 }

@@ -33,6 +33,7 @@ struct CellOfStudy {
     double flat_pct = 0.0;  ///< true effect of B
     double drift_pct = 0.0; ///< linear over the session
     double settling_pct = 0.0;
+    double oneEnd_pct = 0.0; ///< settling at the highest speed, none at the lowest
 };
 
 struct Tally {
@@ -63,7 +64,10 @@ FitInput simulateDay(const CellOfStudy& cell, const Noise& noise, Generator& gen
                              cell.drift_pct / 100.0 * t + cell.settling_pct / 100.0 * (1.0 - std::exp(-4.0 * t));
         for (size_t p = 0; p < out.rpm.size(); ++p)
             out.logPower(static_cast<Eigen::Index>(i), static_cast<Eigen::Index>(p)) =
-                level + noise.wiggle / 100.0 * wiggle.at(out.rpm[p]) + noise.white / 100.0 * normal(generator);
+                level +
+                cell.oneEnd_pct / 100.0 * (1.0 - std::exp(-4.0 * t)) * (out.rpm[p] - out.rpm.front()) /
+                    (out.rpm.back() - out.rpm.front()) +
+                noise.wiggle / 100.0 * wiggle.at(out.rpm[p]) + noise.white / 100.0 * normal(generator);
     }
     return out;
 }
@@ -130,9 +134,11 @@ int main(int argc, char** argv) {
         {"ABA", 3, "mid", 2.0},
         {"ABA", 3, "mid", 0.0, 2.0},
         {"ABA", 3, "mid", 0.0, 0.0, 2.0},
+        {"ABA", 3, "mid", 0.0, 0.0, 0.0, 2.0},
+        {"ABBA", 3, "mid", 0.0, 0.0, 0.0, 2.0},
     };
-    fmt::print("{:6}{:>3} {:5}{:>7}{:>7}{:>7} |{:>10}{:>10}{:>10}{:>12}{:>10}{:>8}\n", "design", "n", "noise", "effect",
-               "drift", "settl", "pointwise", "simult.", "mean", "half width", "claimed", "flagged");
+    fmt::print("{:6}{:>3} {:5}{:>7}{:>7}{:>7}{:>7} |{:>10}{:>10}{:>10}{:>12}{:>10}{:>8}\n", "design", "n", "noise",
+               "effect", "drift", "settl", "end", "pointwise", "simult.", "mean", "half width", "claimed", "flagged");
     for (const CellOfStudy& cell : cells) {
         if (!only.empty() && cell.design != only)
             continue;
@@ -144,10 +150,11 @@ int main(int argc, char** argv) {
             judgeDay(simulateDay(cell, *noise, generator), std::log1p(cell.flat_pct / 100.0), flags, tally);
         std::nth_element(tally.halfWidths.begin(), tally.halfWidths.begin() + days / 2, tally.halfWidths.end());
         const double n = tally.days;
-        fmt::print("{:6}{:>3} {:5}{:>7.1f}{:>7.1f}{:>7.1f} |{:>10.3f}{:>10.3f}{:>10.3f}{:>10.2f} %{:>10.3f}{:>8.3f}\n",
-                   cell.design, cell.pulls, cell.noise, cell.flat_pct, cell.drift_pct, cell.settling_pct,
-                   tally.pointwise / n, tally.simultaneous / n, tally.mean / n,
-                   tally.halfWidths[static_cast<size_t>(days / 2)], tally.claimed / n, tally.flagged / n);
+        fmt::print(
+            "{:6}{:>3} {:5}{:>7.1f}{:>7.1f}{:>7.1f}{:>7.1f} |{:>10.3f}{:>10.3f}{:>10.3f}{:>10.2f} %{:>10.3f}{:>8.3f}\n",
+            cell.design, cell.pulls, cell.noise, cell.flat_pct, cell.drift_pct, cell.settling_pct, cell.oneEnd_pct,
+            tally.pointwise / n, tally.simultaneous / n, tally.mean / n,
+            tally.halfWidths[static_cast<size_t>(days / 2)], tally.claimed / n, tally.flagged / n);
         std::fflush(stdout);
     }
     return 0;

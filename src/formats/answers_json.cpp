@@ -6,6 +6,7 @@
 #include "core/units/log_percent.h"
 #include "core/weather/altitude.h"
 #include "formats/credit_json.h"
+#include "formats/json_writer.h"
 
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
@@ -99,6 +100,7 @@ Json comparisonJson(const Comparison& c) {
     out["protected_from_drift"] = c.protectedFromDrift;
     out["drift_that_would_explain_pct"] =
         c.driftThatWouldExplain_pct ? numberOrNull(*c.driftThatWouldExplain_pct) : Json(nullptr);
+    out["refit_that_would_undo_pct"] = optionalJson(refitThatUndoes_pct(c));
     out["regions"] = regionsJson(c.regions);
     out["bands"] = Json::array();
     for (const BandResult& band : c.bands)

@@ -185,6 +185,7 @@ Pull readPull(ObjectReader in) {
     out.given = readGiven(in.object("given"));
     out.window_rpm = in.range("window_rpm");
     out.use = in.flag("use", true);
+    out.refitted = in.flag("refitted", false);
     out.reason = in.text("reason");
     out.reasonCode = in.text("reason_code");
     if (out.reasonCode.empty() && !out.reason.empty()) // files of before there were codes
@@ -286,6 +287,8 @@ Json pullJson(const Pull& pull) {
         out["given"] = givenJson(pull.given);
     out["window_rpm"] = pull.window_rpm ? Json::array({pull.window_rpm->low, pull.window_rpm->high}) : Json(nullptr);
     out["use"] = pull.use;
+    if (pull.refitted)
+        out["refitted"] = true;
     out["reason"] = pull.reason;
     if (!pull.reasonCode.empty())
         out["reason_code"] = pull.reasonCode;

@@ -7,7 +7,9 @@
 #include "core/fit/contrast.h"
 #include "fit_support.h"
 
+#include <algorithm>
 #include <catch2/catch.hpp>
+#include <fmt/format.h>
 
 using namespace hillrun;
 
@@ -44,7 +46,80 @@ Counts study(const std::string& design, double drift_pct, const DriftSettings& s
     return out;
 }
 
+/// A day that settles by 2 % at its highest speed and not at all at its lowest.
+FitInput settlingAtOneEnd(const std::string& design, double settling_pct, unsigned seed) {
+    FitInput out = test::sketchDay({design, 1.5, 0.0, 0.5, 0.5, seed});
+    for (size_t i = 0; i < out.pulls.size(); ++i) {
+        const double t = out.pulls[i].time_h / out.pulls.back().time_h;
+        for (size_t p = 0; p < out.rpm.size(); ++p)
+            out.logPower(static_cast<Eigen::Index>(i), static_cast<Eigen::Index>(p)) +=
+                settling_pct / 100.0 * (1.0 - std::exp(-4.0 * t)) * (out.rpm[p] - out.rpm.front()) /
+                (out.rpm.back() - out.rpm.front());
+    }
+    return out;
+}
+
+/// Whether the band holds the truth, and its half width in the middle.
+struct Band {
+    bool holds = true;
+    double half = 0.0;
+};
+Band bandOf(const DayModel& model) {
+    const auto contrast = evaluate(model, test::minus(2, 0, 1), {});
+    DrawCache cache;
+    const std::vector<ContrastCurve> one{*contrast};
+    const double critical = criticalValues(model, one, 1, cache).own.front();
+    Band out;
+    for (Eigen::Index p = 0; p < contrast->delta.size(); ++p)
+        out.holds =
+            out.holds && std::abs(contrast->delta(p) - std::log1p(0.015)) <= critical * contrast->standardError(p);
+    out.half = critical * contrast->standardError.mean();
+    return out;
+}
+
+/// Of so many days the share held with the allowance along rpm and with that of the level alone, and what it adds to
+/// the width.
+struct OneEnd {
+    double along = 0.0;
+    double level = 0.0;
+    double wider = 0.0;
+};
+OneEnd oneEnd(const std::string& design, double settling_pct, int days) {
+    OneEnd out;
+    double along = 0.0;
+    double level = 0.0;
+    for (int day = 0; day < days; ++day) {
+        DayModel model = fitDay(settlingAtOneEnd(design, settling_pct, 700U + static_cast<unsigned>(day)));
+        const Band with = bandOf(model);
+        model.drift.allowanceAlong.resize(0);
+        const Band without = bandOf(model);
+        out.along += with.holds ? 1.0 / days : 0.0;
+        out.level += without.holds ? 1.0 / days : 0.0;
+        along += with.half;
+        level += without.half;
+    }
+    out.wider = along / level - 1.0;
+    fmt::print("{} settling at one end by {} %: held on {:.3f} of days, {:.3f} by the level alone, {:.1f} % wider\n",
+               design, settling_pct, out.along, out.level, 100.0 * out.wider);
+    return out;
+}
+
 } // namespace
+
+TEST_CASE("a drift of 2 % at one end of the speeds is allowed for where it is") {
+    constexpr int kDays = 200;
+    const auto least = [](double rate) { return rate - 3.0 * std::sqrt(rate * (1.0 - rate) / kDays); };
+    const OneEnd once = oneEnd("AAABBBAAA", 2.0, kDays);
+    CHECK(once.along >= least(0.945));
+    CHECK(once.along >= once.level);
+    const OneEnd twice = oneEnd("AAABBBBBBAAA", 2.0, kDays);
+    CHECK(twice.along >= least(0.93));
+    CHECK(twice.along > twice.level);
+    const OneEnd none = oneEnd("AAABBBAAA", 0.0, kDays);
+    CHECK(none.along >= least(0.95));
+    CHECK(none.wider <= 0.015);
+    CHECK(none.wider >= 0.0);
+}
 
 TEST_CASE("the band holds the whole true curve on about 95 of 100 days") {
     const Counts counts = study("AAABBBAAA", 0.0, {}, 120);

@@ -42,6 +42,9 @@ TEST_CASE("a set is an unbroken run of pulls of one build, in time order") {
     CHECK(setNumbers(day, dayClock(day)) == std::vector<int>{0, 0, 1, 1, 2});
     std::swap(day.pulls[0], day.pulls[4]); // written down in another order
     CHECK(setNumbers(day, dayClock(day)) == std::vector<int>{2, 0, 1, 1, 0});
+    TestDay again = dayOf("AAAB", true);
+    again.pulls[2].refitted = true; // taken off and fitted again before it
+    CHECK(setNumbers(again, dayClock(again)) == std::vector<int>{0, 0, 1, 2});
 }
 
 TEST_CASE("without times the order counts, and it is said") {

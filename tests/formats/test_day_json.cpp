@@ -59,6 +59,11 @@ TEST_CASE("a day survives the round trip, unknown keys too") {
     CHECK(out["builds"][0]["colour"] == "none");
     CHECK(out["pulls"][0]["sound"] == "p01.wav");
     CHECK(out["pulls"][0]["weather"]["sky"] == "grey");
+    CHECK_FALSE(out["pulls"][0].contains("refitted"));
+    TestDay again = day;
+    again.pulls[0].refitted = true;
+    CHECK(Json::parse(dayToJson(again))["pulls"][0]["refitted"] == true);
+    CHECK(dayFromJson(dayToJson(again), "day.json") == again);
 }
 
 TEST_CASE("what is wrong with a day is said with the key") {

@@ -4,6 +4,7 @@
 // A made-up day of a base, two parts, both together and the return, and what an independent program (numpy) made of it.
 
 #include "core/answer/credit.h"
+#include "core/fit/drift.h"
 #include "made_up_day.h"
 
 #include <array>
@@ -77,6 +78,29 @@ TEST_CASE("credit of two parts as an independent program has it") {
           Approx(credit->total->watts()).margin(1e-6));
     CHECK(credit->steps.size() == 4);
     CHECK(credit->shares[0].boundFactor == 0.0);
+}
+
+TEST_CASE("drift along rpm, and the refitting that would undo the total, as an independent program has them") {
+    DayModel model = fitDay(twoByTwo());
+    model.correlation = {199.92102816160397, 0.15}; // of that program: see below
+    const DriftAlong along = driftAlong(model);
+    const struct {
+        Eigen::Index point;
+        double overDay, error;
+    } places[] = {{2, 0.002139, 0.004405}, {12, -0.000945, 0.004504}, {20, -0.00046, 0.004766}}; // 2500, 5000, 7000 rpm
+    for (const auto& place : places) {
+        CHECK(along.overDay(place.point) == Approx(place.overDay).margin(1.5e-6)); // six decimals, the last rounded
+        CHECK(along.error(place.point) == Approx(place.error).margin(1e-6));
+        CHECK(model.drift.allowanceAlong(place.point) == 0.0);
+    }
+    CHECK(model.drift.overDay == Approx(0.00013).margin(5e-6));
+    CHECK(model.drift.allowanceSquared == 0.0);
+    Eigen::VectorXd number(10);
+    for (Eigen::Index i = 0; i < 10; ++i)
+        number(i) = std::log(model.input.logPower.row(i).array().exp().mean());
+    const auto total = estimateNumber(model, Eigen::Vector4d(-1.0, 0.0, 0.0, 1.0), number, {});
+    REQUIRE(total->refitUndoes);
+    CHECK(*total->refitUndoes == Approx(0.007603).margin(1e-6));
 }
 
 // R 4.2.2: y <- log(rowMeans(P)); x and m 0 or 1, h hours;

@@ -62,6 +62,16 @@ void CheckActions::declare(const Workplace& at) {
                     .edits = true,
                     .rule = [](const WindowState& s) { return s.pullSelected && s.pullTrimmed; }},
                    &at.actions, [at] { page(at).resetTrim(); });
+    at.actions.add(
+        {.id = "check.refitted",
+         .text = tr("Fitted again"),
+         .keys = {u"F"_s},
+         .tip = tr("Before this pull its build was taken off and fitted again: a new set begins with it. Once "
+                   "more takes it back"),
+         .scope = {"check"},
+         .edits = true,
+         .rule = pullSelected},
+        &at.actions, [at] { page(at).toggleRefitted(); });
     at.actions.note({{u"["_s, u"]"_s}, tr("On a board, at the cursor: the pull begins or ends there"), {"check"}});
 }
 

@@ -385,6 +385,18 @@ void CheckPage::copyTable() const {
         QGuiApplication::clipboard()->setText(asTable(numbersAt(m_document.day(), *analysis, view(), numbersAt_rpm())));
 }
 
+void CheckPage::toggleRefitted() {
+    const Pull* pull = findPull(m_document.day(), m_selection.pull());
+    if (!pull)
+        return;
+    const QString text = pull->refitted ? tr("Note that %1 was not fitted again") : tr("Note that %1 was fitted again");
+    m_document.edit(text.arg(qs(pull->id)), [id = pull->id](TestDay& day) {
+        for (Pull& one : day.pulls)
+            if (one.id == id)
+                one.refitted = !one.refitted;
+    });
+}
+
 void CheckPage::resetTrim() { m_document.setWindow(m_selection.pull(), std::nullopt); }
 
 } // namespace hillrun

@@ -30,6 +30,7 @@ public:
     /// Sets the selected pull aside after asking why, or takes it back.
     void toggleUse();
     void resetTrim();
+    void toggleRefitted();
     void showLower(Lower lower);
     /// Over time, or back to the channels.
     void toggleTimeView() { showLower(showsTime() ? Lower::Channels : Lower::Time); }

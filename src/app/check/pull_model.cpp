@@ -76,8 +76,14 @@ QString PullModel::cell(const Pull& pull, const PullResult* result, int column) 
         return fitted ? powerFigure(result->bandMean_w, m_selection.units()) : u"\u2013"_s;
     case FromSet:
         return fitted ? percentText(result->differenceFromSet_pct) : u"\u2013"_s;
-    case Remarks:
-        return remarksOf(result);
+    case Remarks: {
+        QStringList remarks;
+        if (pull.refitted)
+            remarks << tr("fitted again");
+        if (const QString found = remarksOf(result); !found.isEmpty())
+            remarks << found;
+        return remarks.join(u"; "_s);
+    }
     default:
         return {};
     }

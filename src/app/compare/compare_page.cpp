@@ -170,6 +170,9 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     m_settle->setVisible(!settle.empty() && !curve);
     if (comparison)
         cautions << qs(basisPhrase(*analysis));
+    if (comparison && !curve)
+        if (const Statement refit = refitStatement(*comparison); !refit.empty())
+            cautions << qs(refit);
     if (comparison && comparison->judgedBy == JudgedBy::AllPairs)
         cautions << tr("not one of the planned comparisons: judged by the band over all pairs");
     if (comparison && comparison->judgedBy == JudgedBy::Itself)

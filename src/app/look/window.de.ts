@@ -71,6 +71,14 @@
         <source>Look at each pull</source>
         <translation>Jeden Lauf ansehen</translation>
     </message>
+    <message>
+        <source>Fitted again</source>
+        <translation>Neu angebaut</translation>
+    </message>
+    <message>
+        <source>Before this pull its build was taken off and fitted again: a new set begins with it. Once more takes it back</source>
+        <translation>Vor diesem Lauf wurde sein Stand ab- und wieder angebaut: mit ihm beginnt ein neuer Satz. Noch einmal nimmt es zurück</translation>
+    </message>
 </context>
 <context>
     <name>CompareActions</name>
@@ -2536,6 +2544,14 @@
         <source>No day is open. Press Ctrl+O to open one.</source>
         <translation>Kein Tag ist offen. Strg+O öffnet einen.</translation>
     </message>
+    <message>
+        <source>Note that %1 was not fitted again</source>
+        <translation>Vermerken, dass vor %1 nicht neu angebaut wurde</translation>
+    </message>
+    <message>
+        <source>Note that %1 was fitted again</source>
+        <translation>Vermerken, dass vor %1 neu angebaut wurde</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::ClaimsPanel</name>
@@ -4750,6 +4766,10 @@
     <message>
         <source>remarks</source>
         <translation>Bemerkungen</translation>
+    </message>
+    <message>
+        <source>fitted again</source>
+        <translation>neu angebaut</translation>
     </message>
 </context>
 <context>

@@ -71,6 +71,14 @@
         <source>Look at each pull</source>
         <translation>Regarder chaque passage</translation>
     </message>
+    <message>
+        <source>Fitted again</source>
+        <translation>Remonté</translation>
+    </message>
+    <message>
+        <source>Before this pull its build was taken off and fitted again: a new set begins with it. Once more takes it back</source>
+        <translation>Avant ce passage, son montage a été démonté et remonté : une nouvelle série commence. Encore une fois annule</translation>
+    </message>
 </context>
 <context>
     <name>CompareActions</name>
@@ -2536,6 +2544,14 @@
         <source>No day is open. Press Ctrl+O to open one.</source>
         <translation>Aucune journée n&apos;est ouverte. Ctrl+O en ouvre une.</translation>
     </message>
+    <message>
+        <source>Note that %1 was not fitted again</source>
+        <translation>Noter que %1 n&apos;a pas été remonté</translation>
+    </message>
+    <message>
+        <source>Note that %1 was fitted again</source>
+        <translation>Noter que %1 a été remonté</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::ClaimsPanel</name>
@@ -4750,6 +4766,10 @@
     <message>
         <source>remarks</source>
         <translation>remarques</translation>
+    </message>
+    <message>
+        <source>fitted again</source>
+        <translation>remonté</translation>
     </message>
 </context>
 <context>

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/effect.h"
 
+#include "core/units/log_percent.h"
 #include "core/units/nan.h"
 #include "core/units/units.h"
 
@@ -141,6 +142,8 @@ std::optional<BandResult> bandResult(const AnswerInput& input, BuildColumn from,
     out.high90_w = power->high90;
     out.percent = 100.0 * power->delta / power->base;
     out.p = power->p;
+    if (power->refitUndoes)
+        out.refitUndoes_pct = percentOfLog(*power->refitUndoes);
     out.deltaTorque_nm = torque->delta;
     out.lowTorque_nm = torque->low;
     out.highTorque_nm = torque->high;

@@ -57,6 +57,8 @@ struct BandResult {
     double p = 1.0;
     double low90_w = 0.0; ///< 90 % interval, for equivalence
     double high90_w = 0.0;
+    /// The sd of fitting a build again that alone would take the proof away, %; nothing where nothing is proven.
+    std::optional<double> refitUndoes_pct;
     int asked = -1; ///< its number among the bands asked for; -1: always shown
 };
 

@@ -74,7 +74,8 @@ std::optional<FigureDifference> differenceIn(const DayModel& model, BuildColumn 
                             inUnits(d->estimate + d->half),
                             inUnits(d->estimate - d->half90),
                             inUnits(d->estimate + d->half90),
-                            d->p};
+                            d->p,
+                            d->refitUndoes};
 }
 
 } // namespace hillrun

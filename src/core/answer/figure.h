@@ -36,6 +36,7 @@ struct FigureDifference {
     double low90 = 0.0;
     double high90 = 0.0;
     double p = 1.0;
+    std::optional<double> refitUndoes; ///< see NumberEstimate
 };
 
 /// The contrast of one build's own figure, and of a pair.

@@ -313,6 +313,20 @@ Statement pullsPhrase(const PullsToSettle& one) {
 
 } // namespace
 
+std::optional<double> refitThatUndoes_pct(const Comparison& c) {
+    if (c.bands.empty() || !c.mayClaim() || c.verdict == VerdictKind::NotComparable)
+        return std::nullopt;
+    return speakingBand(c).refitUndoes_pct;
+}
+
+Statement refitStatement(const Comparison& c) {
+    constexpr double kLittle_pct = 0.3; // refitting moves an engine by as much without anybody's fault: an assumption
+    const auto undoes_pct = refitThatUndoes_pct(c);
+    if (!undoes_pct)
+        return {};
+    return {*undoes_pct < kLittle_pct ? "refit.little" : "refit.undoes", {significant(*undoes_pct, 2, "%")}};
+}
+
 Statement settleStatement(const Comparison& c) {
     if (!c.toSettle || (!c.toSettle->matters && !c.toSettle->seen))
         return {};

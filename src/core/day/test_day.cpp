@@ -265,7 +265,7 @@ std::vector<int> setNumbers(const TestDay& day, const DayClock& clock) {
     int set = -1;
     const std::string* fitted = nullptr;
     for (const size_t i : clock.order) {
-        if (!fitted || *fitted != day.pulls[i].build)
+        if (!fitted || *fitted != day.pulls[i].build || day.pulls[i].refitted)
             ++set;
         fitted = &day.pulls[i].build;
         out[i] = set;

@@ -150,6 +150,7 @@ struct Pull {
     PullGrade grade = PullGrade::Recorded;
     GivenCurve given;
     bool use = true;
+    bool refitted = false;  ///< its build was taken off and fitted again before it: a new set begins
     std::string reason;     ///< why it is set aside, as somebody wrote it
     std::string reasonCode; ///< or one that the program knows: "throttle_short"; its words: "reason." with the code
     std::string note;

@@ -33,6 +33,7 @@ Eigen::VectorXd withTime(const Eigen::VectorXd& builds, const Design& design) {
 struct SetSums {
     double worstJump = 0.0; ///< largest partial sum
     double leverage_h = 0.0;
+    double squared = 0.0; ///< sum of each set's squared sum
 };
 
 SetSums sumsOverSets(const DayModel& model, const Design& design, const Eigen::VectorXd& weights) {
@@ -56,13 +57,16 @@ SetSums sumsOverSets(const DayModel& model, const Design& design, const Eigen::V
         if (number != sets.rbegin()->first)
             out.worstJump = std::max(out.worstJump, std::abs(sum));
         out.leverage_h += set.weight * set.time / set.pulls;
+        out.squared += set.weight * set.weight;
     }
     return out;
 }
 
-double levelErrorSquared(const DayModel& model, double vc, double worstJump, double sd, DriftAllowance allowance) {
-    const double jump = allowanceShare(allowance) * worstJump;
-    return vc * sd * sd + jump * jump * model.drift.allowanceSquared;
+/// L^2; `allowanceSquared`: the part of the drift over the day, squared, that noise does not explain.
+double levelErrorSquared(const DayModel& model, const ContrastCurve& curve, double allowanceSquared,
+                         DriftAllowance allowance) {
+    const double jump = allowanceShare(allowance) * curve.worstJump;
+    return curve.weights.squaredNorm() * model.levelSd * model.levelSd + jump * jump * allowanceSquared;
 }
 
 double boundHalf(const ContrastCurve& curve, const DriftSettings& drift) {
@@ -78,13 +82,14 @@ double shapeAt(const DayModel& model, const Design& design, const Eigen::VectorX
     return sum;
 }
 
-void evaluateAlongRpm(const DayModel& model, const Eigen::VectorXd& builds, ContrastCurve& out) {
+void evaluateAlongRpm(const DayModel& model, const Eigen::VectorXd& builds, DriftAllowance allowance,
+                      ContrastCurve& out) {
     const auto points = static_cast<Eigen::Index>(model.input.rpm.size());
-    out.delta = out.standardError = out.shapeFactor = out.pointwiseHalf = Eigen::VectorXd::Constant(points, kNaN);
+    out.delta = out.standardError = out.shapeFactor = out.pointwiseHalf = out.levelErrorAlong =
+        Eigen::VectorXd::Constant(points, kNaN);
     std::vector<std::optional<Eigen::VectorXd>> weights;
     for (const Design& design : model.patterns)
         weights.push_back(design.contrastWeights(withTime(builds, design)));
-    const double l2 = out.levelError * out.levelError;
     for (Eigen::Index p = 0; p < points; ++p) {
         const int pattern = model.pattern[static_cast<size_t>(p)];
         if (pattern < 0 || !weights[static_cast<size_t>(pattern)])
@@ -95,6 +100,8 @@ void evaluateAlongRpm(const DayModel& model, const Eigen::VectorXd& builds, Cont
         out.shapeFactor(p) = a.squaredNorm();
         if (model.degreesOfFreedom <= 0)
             continue;
+        const double l2 = levelErrorSquared(model, out, model.drift.allowanceAt(p), allowance);
+        out.levelErrorAlong(p) = std::sqrt(l2);
         const double s2 = out.shapeFactor(p) * model.shapeVariance(p);
         const double se2 = l2 + s2;
         const double df = se2 * se2 / (l2 * l2 / model.degreesOfFreedom + s2 * s2 / model.shapeDegreesOfFreedom);
@@ -124,10 +131,9 @@ std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::Vector
     if (!out.protectedFromDrift && out.worstJump > 0.0)
         out.explainingDrift = std::abs(out.levelDelta) / out.worstJump;
     out.levelError = model.degreesOfFreedom > 0
-                         ? std::sqrt(levelErrorSquared(model, out.weights.squaredNorm(), out.worstJump, model.levelSd,
-                                                       drift.allowance))
+                         ? std::sqrt(levelErrorSquared(model, out, model.drift.allowanceSquared, drift.allowance))
                          : kNaN;
-    evaluateAlongRpm(model, builds, out);
+    evaluateAlongRpm(model, builds, drift.allowance, out);
     return out;
 }
 
@@ -177,7 +183,7 @@ DrawnContrast drawnContrast(const Draws& draws, const ContrastCurve& curve, cons
         const double se = curve.standardError(p);
         if (!std::isfinite(se))
             continue; // zero parts: this point never is the largest
-        out.levelPart(i) = static_cast<float>(curve.levelError / se);
+        out.levelPart(i) = static_cast<float>(curve.levelErrorAlong(p) / se);
         out.shapePart(i) = static_cast<float>(std::sqrt(curve.shapeFactor(p) * model.shapeVariance(p)) / se);
     }
     return out;
@@ -283,8 +289,9 @@ std::vector<int> rowsWithValue(const Eigen::VectorXd& values) {
 /// What a difference with these weights may be off by.
 struct DifferenceError {
     double standard = 0.0;
-    double bound = 0.0;   ///< half width to be added: the declared bound
-    bool covered = false; ///< from drift
+    double bound = 0.0;       ///< half width to be added: the declared bound
+    bool covered = false;     ///< from drift
+    double refitFactor = 0.0; ///< variance of the difference in units of what fitting a build again adds
 };
 
 /// `allowanceSquared`: the part of the drift over the day, squared, that noise does not explain; unused for what drift
@@ -295,6 +302,7 @@ DifferenceError differenceError(const DayModel& model, const Design& design, con
     const double jump = scaleOfDrift ? allowanceShare(drift.allowance) * sums.worstJump : 0.0;
     DifferenceError out;
     out.standard = std::sqrt(weights.squaredNorm() * sd * sd + jump * jump * allowanceSquared);
+    out.refitFactor = sums.squared;
     out.covered = model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
     if (!out.covered && drift.declaredBound_pct && scaleOfDrift)
         out.bound = *drift.declaredBound_pct / 100.0 * sums.worstJump;
@@ -322,7 +330,7 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
         return out;
     }
     const double sd = std::sqrt(design.residuals(y).squaredNorm() / out.degreesOfFreedom);
-    const auto [standard, bound, covered] =
+    const auto [standard, bound, covered, refitFactor] =
         differenceError(model, design, *a, sd, model.drift.allowanceSquared, drift, scaleOfDrift);
     out.standardError = standard;
     out.bound = bound;
@@ -331,6 +339,9 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
     out.half = boost::math::quantile(t, 0.975) * out.standardError + bound;
     out.half90 = boost::math::quantile(t, 0.95) * out.standardError + bound;
     const double beyond = std::max(0.0, std::abs(out.estimate) - bound);
+    const double spare = std::pow(beyond / boost::math::quantile(t, 0.975), 2) - standard * standard;
+    if (spare > 0.0 && refitFactor > 0.0)
+        out.refitUndoes = std::sqrt(spare / refitFactor);
     out.p = out.standardError > 0.0 ? 2.0 * boost::math::cdf(boost::math::complement(t, beyond / out.standardError))
                                     : (beyond > 0.0 ? 0.0 : 1.0);
     return out;

@@ -27,8 +27,9 @@ struct ContrastCurve {
     Eigen::VectorXd pointwiseHalf; ///< 95 %, without the declared bound
     Eigen::VectorXd weights;       ///< of the pulls, at the level
     double levelDelta = 0.0;
-    double levelError = 0.0; ///< L
-    double worstJump = 0.0;  ///< gmax: error made by a drift of size one that came as one jump
+    double levelError = 0.0;         ///< L of the level
+    Eigen::VectorXd levelErrorAlong; ///< L at each point: where the day drifted more than at the level, more
+    double worstJump = 0.0;          ///< gmax: error made by a drift of size one that came as one jump
     bool protectedFromDrift = false;
     double boundHalf = 0.0; ///< to be added to every half width: the declared bound times worstJump
     /// Largest drift over the session that would explain the level difference alone; only when not protected.
@@ -66,7 +67,9 @@ struct NumberEstimate {
     double half90 = 0.0; ///< 90 %
     double p = 1.0;
     int degreesOfFreedom = 0;
-    double bound = 0.0;             ///< of that, the declared bound
+    double bound = 0.0; ///< of that, the declared bound
+    /// The sd of fitting a build again that alone would take the proof away; nothing where nothing is proven.
+    std::optional<double> refitUndoes;
     bool protectedFromDrift = true; ///< drift is covered, by the design alone
 };
 /// `values` has one entry a pull, NaN for pulls that have none; those are left out of this fit. `scaleOfDrift` false:

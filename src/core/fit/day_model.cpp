@@ -3,6 +3,7 @@
 #include "core/fit/day_model.h"
 
 #include "core/errors/data_error.h"
+#include "core/fit/drift.h"
 #include "core/units/nan.h"
 
 #include <algorithm>
@@ -363,6 +364,8 @@ DayModel fitDay(FitInput input) {
     if (model.degreesOfFreedom > 0) {
         model.correlation = estimateCorrelation(model, q);
         model.shapeDegreesOfFreedom = shapeDegreesOfFreedom(model);
+        if (model.drift.identified)
+            model.drift.allowanceAlong = driftAllowanceAlong(model);
     }
     return model;
 }

@@ -53,7 +53,11 @@ struct Drift {
     double perHourHigh = 0.0;
     double span_h = 0.0; ///< first to last set
     double overDay = 0.0;
-    double allowanceSquared = 0.0; ///< the part of overDay^2 that noise does not explain
+    double allowanceSquared = 0.0;  ///< the part of overDay^2 that noise does not explain
+    Eigen::VectorXd allowanceAlong; ///< the same at each rpm point, nowhere less; empty: as at the level
+    [[nodiscard]] double allowanceAt(Eigen::Index point) const {
+        return allowanceAlong.size() > 0 ? allowanceAlong(point) : allowanceSquared;
+    }
 };
 
 /// Correlation of the shape's noise along rpm: (1-nugget) exp(-h^2/(2 length^2)) + nugget at h = 0.

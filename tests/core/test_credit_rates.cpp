@@ -241,6 +241,22 @@ TEST_CASE("settling by 2 %, and a jump of 2 %, do the shares of three parts litt
     CHECK(share(jump.family) >= 0.93 - scatter(0.07));
 }
 
+TEST_CASE("fair shares and interactions of four parts are covered as often as is said", "[.slow]") {
+    Lattice four{"2x2x2x2, 2 pulls", 4, {}, {}};
+    for (PartSet set = 0; set <= 16; ++set) {
+        if (set < 16)
+            four.sets.push_back(set);
+        four.order += std::string(2, static_cast<char>('A' + set % 16));
+    }
+    const Rates rates = ratesOf(four, {}, {});
+    print(four, "", rates);
+    CHECK(share(rates.pointwise, rates.points) >= 0.94);
+    CHECK(share(rates.pointwise, rates.points) <= 0.97);
+    CHECK(share(rates.family) >= 0.94 - scatter(0.06));
+    CHECK(share(rates.numbers) >= 0.94 - scatter(0.06));
+    CHECK(share(rates.along) >= 0.94 - scatter(0.06));
+}
+
 TEST_CASE("three parts in the order that protects need no return for their shares; in the usual order they do",
           "[.slow]") {
     // base xyz xy xz yz z y x

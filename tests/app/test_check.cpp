@@ -5,6 +5,7 @@
 // knock) and on pulls with a wrong unit.
 
 #include "app/check/check_page.h"
+#include "app/check/pull_model.h"
 #include "app/shell/day_strip.h"
 #include "app_support.h"
 #include "core/pull/curve_rows.h"
@@ -231,6 +232,25 @@ TEST_CASE("speed view and time view share the cursor") {
                      Qt::NoButton, Qt::NoButton, {});
     QApplication::sendEvent(speed, &back);
     CHECK(speedAtTime(curve, timeAtSpeed(curve, *w.window->selection().cursor())) == Approx(3500.0).margin(40.0));
+}
+
+TEST_CASE("F notes that a build was fitted again: a set of its own, said in the list, undone") {
+    CheckWindow w(test::demoDay(), "p02");
+    const auto setOf = [&](size_t pull) { return w.analysis().pulls[pull].set; };
+    REQUIRE(setOf(0) == setOf(1));
+    QTest::keyClick(w.window.get(), Qt::Key_F);
+    REQUIRE(w.settled());
+    CHECK(w.window->document().day().pulls[1].refitted);
+    CHECK(setOf(1) == setOf(0) + 1);
+    CHECK(setOf(3) == setOf(1)); // those after it belong to the new set
+    const auto& list = *w.window->findChild<QTableView*>(u"pullTable"_s);
+    QStringList remarks;
+    for (int row = 0; row < list.model()->rowCount(); ++row)
+        remarks << list.model()->index(row, PullModel::Remarks).data().toString();
+    CHECK(remarks.filter(u"fitted again"_s).size() == 1);
+    w.trigger("edit.undo");
+    REQUIRE(w.settled());
+    CHECK(setOf(0) == setOf(1));
 }
 
 TEST_CASE("R shows the rows as recorded, and the curve again") {

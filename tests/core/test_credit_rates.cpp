@@ -241,6 +241,14 @@ TEST_CASE("settling by 2 %, and a jump of 2 %, do the shares of three parts litt
     CHECK(share(jump.family) >= 0.93 - scatter(0.07));
 }
 
+TEST_CASE("with holes of three parts the declared bound covers, when it is true", "[.slow]") {
+    const Lattice holed{"x, y, xy, xyz", 3, {0, 1, 2, 3, 7}, "AABBCCDDEEAA"};
+    const Rates bounded = ratesOf(holed, {}, 1.0);
+    print(holed, "bound 1 %", bounded);
+    CHECK(share(bounded.numbers) >= 0.98 - scatter(0.02));
+    CHECK(share(bounded.family) >= 0.98 - scatter(0.02));
+}
+
 TEST_CASE("fair shares and interactions of four parts are covered as often as is said", "[.slow]") {
     Lattice four{"2x2x2x2, 2 pulls", 4, {}, {}};
     for (PartSet set = 0; set <= 16; ++set) {

@@ -144,7 +144,7 @@ Json interactionJson(const CreditInteraction& one, const std::vector<double>& rp
     out["rpm"] = rpm;
     out["percent_by_rpm"] = out["family95_pct"]["low"] = out["family95_pct"]["high"] = Json::array();
     for (Eigen::Index p = 0; p < along.size(); ++p) {
-        const double half = one.curve.family * one.curve.curve.standardError(p) + one.curve.curve.boundHalf;
+        const double half = one.curve.familyHalf(p);
         out["percent_by_rpm"].push_back(numberOrNull(percentOfLog(along(p))));
         out["family95_pct"]["low"].push_back(numberOrNull(percentOfLog(along(p) - half)));
         out["family95_pct"]["high"].push_back(numberOrNull(percentOfLog(along(p) + half)));

@@ -231,7 +231,7 @@ void putInteraction(BoardContent& out, const DayAnalysis& analysis, const Credit
     const auto percents = [&](double side) {
         std::vector<double> values;
         for (Eigen::Index p = 0; p < delta.size(); ++p) {
-            const double half = one.curve.family * one.curve.curve.standardError(p) + one.curve.curve.boundHalf;
+            const double half = one.curve.familyHalf(p);
             values.push_back(percentOfLog(delta(p) + side * half));
         }
         return values;

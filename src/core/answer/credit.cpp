@@ -240,7 +240,9 @@ private:
     }
 
     [[nodiscard]] std::vector<Region> regionsOf(const CreditCurve& curve, bool mayClaim) const {
-        const VectorXd half = curve.family * curve.curve.standardError.array() + curve.curve.boundHalf;
+        VectorXd half(curve.curve.delta.size());
+        for (Index p = 0; p < half.size(); ++p)
+            half(p) = curve.familyHalf(p);
         const auto values = [](const VectorXd& v) { return std::vector<double>(v.begin(), v.end()); };
         return stretchesOf(m_model.input.rpm, values(curve.curve.delta),
                            {values(curve.curve.delta - half), values(curve.curve.delta + half)}, mayClaim);

@@ -35,6 +35,10 @@ struct CreditCurve {
     double simultaneous = 0.0; ///< critical value of its own band
     double family = 0.0;       ///< over all shares and the total at once
     Eigen::VectorXd scale_w;   ///< W per unit of log at each rpm
+    /// Half width of the band over its family, log.
+    [[nodiscard]] double familyHalf(Eigen::Index point) const {
+        return family * curve.standardError(point) + curve.boundHalf;
+    }
 };
 
 /// One part fitted onto a build that was run.

@@ -34,10 +34,12 @@ struct CellOfStudy {
     double drift_pct = 0.0; ///< linear over the session
     double settling_pct = 0.0;
     double oneEnd_pct = 0.0; ///< settling at the highest speed, none at the lowest
+    char judged = 'B';       ///< this build against A
+    double noiseTimes = 1.0; ///< the judged build's pulls repeat so many times as far
 };
 
 struct Tally {
-    int days = 0, simultaneous = 0, mean = 0, claimed = 0, flagged = 0;
+    int days = 0, simultaneous = 0, mean = 0, claimed = 0, flagged = 0, unequal = 0;
     double pointwise = 0.0;
     std::vector<double> halfWidths;
 };
@@ -59,7 +61,8 @@ FitInput simulateDay(const CellOfStudy& cell, const Noise& noise, Generator& gen
     for (size_t i = 0; i < out.pulls.size(); ++i) {
         const sim::Wiggle wiggle(generator, 2500.0, 7500.0, noise.length_rpm);
         const double t = out.pulls[i].time_h / session;
-        const double level = std::log(40000.0) + noise.gain / 100.0 * normal(generator) +
+        const double times = out.pulls[i].build == cell.judged - 'A' ? cell.noiseTimes : 1.0;
+        const double level = std::log(40000.0) + times * noise.gain / 100.0 * normal(generator) +
                              std::log1p(out.pulls[i].build == 1 ? cell.flat_pct / 100.0 : 0.0) +
                              cell.drift_pct / 100.0 * t + cell.settling_pct / 100.0 * (1.0 - std::exp(-4.0 * t));
         for (size_t p = 0; p < out.rpm.size(); ++p)
@@ -67,16 +70,16 @@ FitInput simulateDay(const CellOfStudy& cell, const Noise& noise, Generator& gen
                 level +
                 cell.oneEnd_pct / 100.0 * (1.0 - std::exp(-4.0 * t)) * (out.rpm[p] - out.rpm.front()) /
                     (out.rpm.back() - out.rpm.front()) +
-                noise.wiggle / 100.0 * wiggle.at(out.rpm[p]) + noise.white / 100.0 * normal(generator);
+                times * (noise.wiggle / 100.0 * wiggle.at(out.rpm[p]) + noise.white / 100.0 * normal(generator));
     }
     return out;
 }
 
-void judgeDay(const FitInput& input, double truth, bool wantFlags, Tally& tally) {
+void judgeDay(const FitInput& input, Eigen::Index judged, double truth, bool wantFlags, Tally& tally) {
     const DayModel model = fitDay(input);
     Eigen::VectorXd k = Eigen::VectorXd::Zero(input.builds);
     k(0) = -1.0;
-    k(1) = 1.0;
+    k(judged) = 1.0;
     const auto contrast = evaluate(model, k, {});
     DrawCache cache;
     const std::vector<ContrastCurve> one{*contrast};
@@ -97,6 +100,7 @@ void judgeDay(const FitInput& input, double truth, bool wantFlags, Tally& tally)
         means(i) = std::log(input.logPower.row(i).array().exp().mean());
     const auto mean = estimateNumber(model, k, means, {});
     ++tally.days;
+    tally.unequal += model.noise.unequal ? 1 : 0;
     tally.simultaneous += inside ? 1 : 0;
     tally.claimed += claim ? 1 : 0;
     tally.pointwise += points / static_cast<double>(contrast->delta.size());
@@ -136,9 +140,17 @@ int main(int argc, char** argv) {
         {"ABA", 3, "mid", 0.0, 0.0, 2.0},
         {"ABA", 3, "mid", 0.0, 0.0, 0.0, 2.0},
         {"ABBA", 3, "mid", 0.0, 0.0, 0.0, 2.0},
+        {"ABA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 2.0},
+        {"ABA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 0.5},
+        {"AB", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 2.0},
+        {"ABBA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 2.0},
+        {"ABCA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'C', 2.0},
+        {"ABCDEA", 2, "mid", 0.0, 0.0, 0.0, 0.0, 'E', 2.0},
+        {"ABCDEA", 2, "mid", 0.0, 0.0, 0.0, 0.0, 'E', 1.0},
     };
-    fmt::print("{:6}{:>3} {:5}{:>7}{:>7}{:>7}{:>7} |{:>10}{:>10}{:>10}{:>12}{:>10}{:>8}\n", "design", "n", "noise",
-               "effect", "drift", "settl", "end", "pointwise", "simult.", "mean", "half width", "claimed", "flagged");
+    fmt::print("{:6}{:>3} {:5}{:>7}{:>7}{:>7}{:>7}{:>8} |{:>10}{:>10}{:>10}{:>12}{:>10}{:>8}{:>8}\n", "design", "n",
+               "noise", "effect", "drift", "settl", "end", "noise x", "pointwise", "simult.", "mean", "half width",
+               "claimed", "flagged", "unequal");
     for (const CellOfStudy& cell : cells) {
         if (!only.empty() && cell.design != only)
             continue;
@@ -147,14 +159,17 @@ int main(int argc, char** argv) {
         Generator generator(seed);
         Tally tally;
         for (int day = 0; day < days; ++day)
-            judgeDay(simulateDay(cell, *noise, generator), std::log1p(cell.flat_pct / 100.0), flags, tally);
+            judgeDay(simulateDay(cell, *noise, generator), cell.judged - 'A', std::log1p(cell.flat_pct / 100.0), flags,
+                     tally);
         std::nth_element(tally.halfWidths.begin(), tally.halfWidths.begin() + days / 2, tally.halfWidths.end());
         const double n = tally.days;
-        fmt::print(
-            "{:6}{:>3} {:5}{:>7.1f}{:>7.1f}{:>7.1f}{:>7.1f} |{:>10.3f}{:>10.3f}{:>10.3f}{:>10.2f} %{:>10.3f}{:>8.3f}\n",
-            cell.design, cell.pulls, cell.noise, cell.flat_pct, cell.drift_pct, cell.settling_pct, cell.oneEnd_pct,
-            tally.pointwise / n, tally.simultaneous / n, tally.mean / n,
-            tally.halfWidths[static_cast<size_t>(days / 2)], tally.claimed / n, tally.flagged / n);
+        fmt::print("{:6}{:>3} {:5}{:>7.1f}{:>7.1f}{:>7.1f}{:>7.1f}{:>4} {:>3} |{:>10.3f}{:>10.3f}{:>10.3f}{:>10.2f} "
+                   "%{:>10.3f}{:>8.3f}{:>8.3f}\n",
+                   cell.design, cell.pulls, cell.noise, cell.flat_pct, cell.drift_pct, cell.settling_pct,
+                   cell.oneEnd_pct, cell.noiseTimes == 1.0 ? std::string() : std::string(1, cell.judged),
+                   cell.noiseTimes == 1.0 ? std::string() : fmt::format("{:.1f}", cell.noiseTimes), tally.pointwise / n,
+                   tally.simultaneous / n, tally.mean / n, tally.halfWidths[static_cast<size_t>(days / 2)],
+                   tally.claimed / n, tally.flagged / n, tally.unequal / n);
         std::fflush(stdout);
     }
     return 0;

@@ -151,6 +151,18 @@ Json driftJson(const DayAnalysis& analysis) {
     return out;
 }
 
+Json noiseJson(const DayAnalysis& analysis) {
+    if (!analysis.model || analysis.model->degreesOfFreedom <= 0)
+        return nullptr;
+    const NoiseOfBuilds& noise = analysis.model->noise;
+    Json builds = Json::array();
+    for (size_t b = 0; b < noise.builds.size(); ++b)
+        builds.push_back({{"build", analysis.builds[b].id},
+                          {"variance_ratio", noise.builds[b].ratio},
+                          {"degrees_of_freedom", noise.builds[b].degreesOfFreedom}});
+    return {{"unequal", noise.unequal}, {"p", noise.smallestP}, {"builds", std::move(builds)}};
+}
+
 Json buildsJson(const DayAnalysis& analysis) {
     Json out = Json::array();
     for (const BuildResult& build : analysis.builds) {
@@ -400,6 +412,7 @@ Json analyseAnswer(const DayAnalysis& analysis) {
                             {"pooled_sd_kw", kilowatts(analysis.pooledSd_w)},
                             {"degrees_of_freedom", analysis.model ? analysis.model->degreesOfFreedom : 0}};
     out["drift"] = driftJson(analysis);
+    out["noise"] = noiseJson(analysis);
     out["builds"] = buildsJson(analysis);
     out["comparisons"] = Json::array();
     for (const Comparison& comparison : analysis.comparisons)

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/day_stages.h"
 #include "core/compare/schools.h"
+#include "core/compare/sentence.h"
 #include "core/errors/data_error.h"
 #include "core/plan/pulls_needed.h"
 #include "core/units/units.h"
@@ -411,4 +412,24 @@ TEST_CASE("what the model cannot fit is the geometric mean of the pulls that are
         CHECK(build->power_w[i] == Approx(curve.power_w[static_cast<size_t>(at - curve.rpm.begin())]).epsilon(1e-9));
     }
     CHECK(seen > 3);
+}
+
+TEST_CASE("a build that surely repeats worse is said, and only that one") {
+    DayAnalysis a;
+    CHECK(noiseStatements(a).empty());
+    DayModel model;
+    model.noise.builds = {{0.9, 30.0, 0.2}, {2.56, 15.0, 0.01}, {0.25, 15.0, 0.04}};
+    a.builds.resize(3);
+    a.builds[0].id = "A";
+    a.builds[1].id = "B";
+    a.builds[2].id = "C";
+    a.model = std::make_shared<DayModel>(model);
+    CHECK(noiseStatements(a).empty());
+    model.noise.unequal = true;
+    a.model = std::make_shared<DayModel>(model);
+    CHECK(eachInEnglish(noiseStatements(a)) ==
+          std::vector<std::string>{"B repeats worse than the other builds, 1.6 times as far from pull to pull: its "
+                                   "intervals are wider for it.",
+                                   "C repeats better than the other builds, 0.5 times as far from pull to pull: its "
+                                   "intervals are narrower for it."});
 }

@@ -121,6 +121,62 @@ TEST_CASE("a drift of 2 % at one end of the speeds is allowed for where it is") 
     CHECK(none.wider >= 0.0);
 }
 
+namespace {
+
+/// A day of equal builds, one of which repeats so many times as far.
+FitInput oneRepeatsWorse(const std::string& design, char worse, double times, unsigned seed) {
+    FitInput out = test::sketchDay({design, 0.0, 0.0, 0.5, 0.5, seed});
+    const test::DaySketch still{design, 0.0, 0.0, 0.0, 0.0, seed};
+    const FitInput truth = test::sketchDay(still);
+    for (size_t i = 0; i < out.pulls.size(); ++i)
+        if (out.pulls[i].build == worse - 'A') {
+            const auto row = static_cast<Eigen::Index>(i);
+            out.logPower.row(row) = truth.logPower.row(row) + times * (out.logPower.row(row) - truth.logPower.row(row));
+        }
+    return out;
+}
+
+struct Unequal {
+    double holds = 0.0;
+    double level = 0.0;
+    double told = 0.0;
+};
+Unequal unequal(const std::string& design, char worse, double times, int days) {
+    Unequal out;
+    for (int day = 0; day < days; ++day) {
+        const DayModel model = fitDay(oneRepeatsWorse(design, worse, times, 4000U + static_cast<unsigned>(day)));
+        const Eigen::VectorXd k = test::minus(model.input.builds, 0, worse - 'A');
+        const auto contrast = evaluate(model, k, {});
+        DrawCache cache;
+        const std::vector<ContrastCurve> one{*contrast};
+        const double critical = criticalValues(model, one, 1, cache).own.front();
+        const bool holds = ((contrast->delta.array().abs() / contrast->standardError.array()) <= critical).all();
+        const auto level = estimateNumber(model, k, model.level, {});
+        out.holds += holds ? 1.0 / days : 0.0;
+        out.level += std::abs(level->estimate) <= level->half ? 1.0 / days : 0.0;
+        out.told += model.noise.unequal ? 1.0 / days : 0.0;
+    }
+    fmt::print("{}, {} x {}: held on {:.3f} of days, level on {:.3f}, told on {:.3f}\n", design, worse, times,
+               out.holds, out.level, out.told);
+    return out;
+}
+
+} // namespace
+
+TEST_CASE("a build that repeats worse is told, and its intervals hold") {
+    constexpr int kDays = 200;
+    const auto least = [](double rate) { return rate - 3.0 * std::sqrt(rate * (1.0 - rate) / kDays); };
+    const Unequal twice = unequal("AAABBBAAA", 'B', 2.0, kDays);
+    CHECK(twice.holds >= least(0.93));
+    CHECK(twice.level >= least(0.90));
+    CHECK(twice.told >= least(0.90));
+    const Unequal last = unequal("AAABBBCCCAAA", 'C', 2.0, kDays);
+    CHECK(last.holds >= least(0.93));
+    CHECK(last.told >= least(0.90));
+    const Unequal alike = unequal("AAABBBAAA", 'B', 1.0, kDays);
+    CHECK(alike.told <= 0.03 + 3.0 * std::sqrt(0.03 * 0.97 / kDays));
+}
+
 TEST_CASE("the band holds the whole true curve on about 95 of 100 days") {
     const Counts counts = study("AAABBBAAA", 0.0, {}, 120);
     CHECK(counts.simultaneous >= 107); // 114 - 3 * 2.4

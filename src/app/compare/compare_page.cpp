@@ -49,6 +49,8 @@ QStringList doubtsOf(const DayAnalysis* analysis) {
     return out;
 }
 
+QString withoutStop(const Statement& note) { return qs(note).remove(QRegularExpression(u"\\.$"_s)); }
+
 } // namespace
 
 ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
@@ -173,6 +175,9 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     if (comparison && !curve)
         if (const Statement refit = refitStatement(*comparison); !refit.empty())
             cautions << qs(refit);
+    if (analysis)
+        for (const Statement& note : noiseStatements(*analysis)) // about the answer's own width
+            cautions << withoutStop(note);
     if (comparison && comparison->judgedBy == JudgedBy::AllPairs)
         cautions << tr("not one of the planned comparisons: judged by the band over all pairs");
     if (comparison && comparison->judgedBy == JudgedBy::Itself)
@@ -184,7 +189,8 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         cautions << tr("one pull repeats within %1\u00A0%").arg(numberText(100.0 * analysis->model->levelSd, 2));
     if (analysis)
         for (const Statement& note : analysis->notes)
-            cautions << qs(note).remove(QRegularExpression(u"\\.$"_s));
+            if (const QString text = withoutStop(note); !cautions.contains(text))
+                cautions << text;
     if (!m_document.isOpen())
         cautions << tr("Open a day folder or a package with Ctrl+O, or drop logger files on the window");
     showCautions(cautions);

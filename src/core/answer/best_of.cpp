@@ -28,7 +28,7 @@ double criticalOf(const NumbersOfBuilds& numbers, const Eigen::MatrixXf& errors,
     for (Index j = 0; j < errors.cols(); ++j) {
         if (j == i || !numbers.known(j))
             continue;
-        const auto perLength = static_cast<float>(1.0 / (numbers.weights.row(i) - numbers.weights.row(j)).norm());
+        const auto perLength = static_cast<float>(1.0 / (numbers.errorWeights.row(i) - numbers.errorWeights.row(j)).norm());
         const auto t = (errors.col(i) - errors.col(j)) * perLength;
         if (twoSided)
             largest = largest.cwiseMax(t.cwiseAbs());
@@ -53,7 +53,7 @@ std::vector<double> keptCriticals(const NumbersOfBuilds& numbers, Index base, Dr
     std::vector<double> key{static_cast<double>(numbers.degreesOfFreedom), static_cast<double>(base)};
     for (Index i = 0; i < numbers.number.size(); ++i)
         key.push_back(numbers.known(i) ? 1.0 : 0.0);
-    key.insert(key.end(), numbers.weights.data(), numbers.weights.data() + numbers.weights.size());
+    key.insert(key.end(), numbers.errorWeights.data(), numbers.errorWeights.data() + numbers.errorWeights.size());
     return cache.numbers(key, [&] { return criticalsOf(numbers, base, cache.forEach()); });
 }
 
@@ -200,11 +200,11 @@ std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, Bu
     const std::vector<double> criticals = keptCriticals(numbers, base, cache);
     double driftFactor = 1.0;
     VectorXd mean(static_cast<Index>(known.size()));
-    MatrixXd weights(static_cast<Index>(known.size()), numbers.weights.cols());
+    MatrixXd weights(static_cast<Index>(known.size()), numbers.errorWeights.cols());
     for (size_t n = 0; n < known.size(); ++n) {
         const auto i = static_cast<Index>(known[n]);
         mean(static_cast<Index>(n)) = numbers.number(i);
-        weights.row(static_cast<Index>(n)) = numbers.weights.row(i);
+        weights.row(static_cast<Index>(n)) = numbers.errorWeights.row(i);
         BuildScore& own = out[known[n]];
         own.critical = criticals[known[n]];
         own.gain = numbers.number(i) - numbers.number(base);
@@ -216,7 +216,7 @@ std::optional<std::vector<BuildScore>> bestOf(const NumbersOfBuilds& numbers, Bu
             const auto j = static_cast<Index>(other);
             if (j == i)
                 continue;
-            const double plain = (numbers.weights.row(i) - numbers.weights.row(j)).norm() * numbers.sd;
+            const double plain = (numbers.errorWeights.row(i) - numbers.errorWeights.row(j)).norm() * numbers.sd;
             driftFactor = std::max(driftFactor, std::pow(numbers.standardError(i, j) / plain, 2));
         }
     }

@@ -33,7 +33,7 @@ Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers, const ForEach& forEac
     for (Index s = 0; s < kScales; ++s)
         scales.push_back(static_cast<float>(std::sqrt(
             numbers.degreesOfFreedom / boost::math::quantile(chi, (static_cast<double>(s) + 0.5) / kScales))));
-    const Eigen::MatrixXf root = rootOf(numbers.weights * numbers.weights.transpose()).cast<float>();
+    const Eigen::MatrixXf root = rootOf(numbers.errorWeights * numbers.errorWeights.transpose()).cast<float>();
     Eigen::MatrixXf out(kErrorDraws, root.rows());
     forEach(kErrorBlocks, [&](size_t block) {
         std::seed_seq seed{kErrorSeed, static_cast<unsigned>(block)};
@@ -60,13 +60,13 @@ double familyCritical(ErrorDraws& draws, const std::vector<Eigen::VectorXd>& con
     std::vector<double> key{static_cast<double>(numbers.degreesOfFreedom)};
     for (const Eigen::VectorXd& contrast : contrasts)
         key.insert(key.end(), contrast.begin(), contrast.end());
-    key.insert(key.end(), numbers.weights.data(), numbers.weights.data() + numbers.weights.size());
+    key.insert(key.end(), numbers.errorWeights.data(), numbers.errorWeights.data() + numbers.errorWeights.size());
     const auto work = [&] {
         const Eigen::MatrixXf& errors = draws.get(cache.forEach());
         Eigen::MatrixXf unit(errors.cols(), static_cast<Index>(contrasts.size())); // of length one in the pulls
         for (size_t c = 0; c < contrasts.size(); ++c)
             unit.col(static_cast<Index>(c)) =
-                (contrasts[c] / (numbers.weights.transpose() * contrasts[c]).norm()).cast<float>();
+                (contrasts[c] / (numbers.errorWeights.transpose() * contrasts[c]).norm()).cast<float>();
         std::vector<float> largest(kErrorDraws);
         cache.forEach()(kErrorBlocks, [&](size_t block) {
             const Index first = static_cast<Index>(block) * kErrorBlock;

@@ -5,6 +5,7 @@
 #include "core/compare/day_stages.h"
 #include "core/compare/given_pairs.h"
 #include "core/compare/quantity.h"
+#include "core/compare/sentence.h"
 #include "core/plan/named_use.h"
 
 #include "core/units/nan.h"
@@ -67,6 +68,8 @@ void fillSpread(DayAnalysis& out) {
 }
 
 void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
+    for (Statement& note : noiseStatements(out))
+        out.notes.push_back(std::move(note));
     if (const Statement whyNot = usedSpeeds(day.plan.use, day.article).whyNot; !whyNot.empty())
         out.notes.push_back(whyNot);
     if (!clock.clockKnown)

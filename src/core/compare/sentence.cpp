@@ -3,6 +3,7 @@
 #include "core/compare/sentence.h"
 
 #include "core/channels/channels.h"
+#include "core/compare/analyse.h"
 #include "core/plan/named_use.h"
 #include "core/statement/rounding.h"
 
@@ -325,6 +326,19 @@ Statement refitStatement(const Comparison& c) {
     if (!undoes_pct)
         return {};
     return {*undoes_pct < kLittle_pct ? "refit.little" : "refit.undoes", {significant(*undoes_pct, 2, "%")}};
+}
+
+std::vector<Statement> noiseStatements(const DayAnalysis& analysis) {
+    std::vector<Statement> out;
+    if (!analysis.model || !analysis.model->noise.unequal)
+        return out;
+    for (size_t b = 0; b < analysis.builds.size(); ++b) {
+        const BuildNoise& noise = analysis.model->noise.builds[b];
+        if (noise.p < kUnequalBelow)
+            out.push_back({noise.ratio > 1.0 ? "note.repeats_worse" : "note.repeats_better",
+                           {analysis.builds[b].id, decimals(std::sqrt(noise.ratio), 1)}});
+    }
+    return out;
 }
 
 Statement settleStatement(const Comparison& c) {

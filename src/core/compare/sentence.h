@@ -9,6 +9,8 @@
 
 namespace hillrun {
 
+struct DayAnalysis;
+
 /// "What would settle it: 6 pulls a set, about 130 min, to see 1.0 kW." Empty when nothing is open.
 Statement settleStatement(const Comparison& comparison);
 /// The sd of fitting a build again, %, that alone would take the proof of the mean away that the pair is judged by;
@@ -17,6 +19,9 @@ std::optional<double> refitThatUndoes_pct(const Comparison& comparison);
 /// "holds unless refitting alone moves the engine by 0.8 %", of the mean that the pair is judged by; empty where it
 /// proves nothing. Refitting was not measured: it is in no interval.
 Statement refitStatement(const Comparison& comparison);
+
+/// Builds that surely repeat worse or better than the others; their intervals allow for it. Empty when none does.
+std::vector<Statement> noiseStatements(const DayAnalysis& analysis);
 /// "p05 ends at 3 700 rpm: without it the comparison reaches 7 400 rpm."; empty when no pull stands out so.
 Statement shortPullStatement(const Comparison& comparison);
 /// The answer in one sentence or a few; last, the pull that shortens the range. A stretch under 300 rpm, or one whose

@@ -6,10 +6,13 @@
 
 #include <algorithm>
 #include <boost/math/distributions/students_t.hpp>
+#include <boost/random/chi_squared_distribution.hpp>
+#include <boost/random/mersenne_twister.hpp>
 #include <cassert>
 #include <cmath>
 #include <limits>
 #include <map>
+#include <random>
 
 namespace hillrun {
 namespace {
@@ -66,7 +69,8 @@ SetSums sumsOverSets(const DayModel& model, const Design& design, const Eigen::V
 double levelErrorSquared(const DayModel& model, const ContrastCurve& curve, double allowanceSquared,
                          DriftAllowance allowance) {
     const double jump = allowanceShare(allowance) * curve.worstJump;
-    return curve.weights.squaredNorm() * model.levelSd * model.levelSd + jump * jump * allowanceSquared;
+    return varianceFactor(model, model.design, curve.weights) * model.levelSd * model.levelSd +
+           jump * jump * allowanceSquared;
 }
 
 double boundHalf(const ContrastCurve& curve, const DriftSettings& drift) {
@@ -97,7 +101,7 @@ void evaluateAlongRpm(const DayModel& model, const Eigen::VectorXd& builds, Drif
         const Design& design = model.patterns[static_cast<size_t>(pattern)];
         const Eigen::VectorXd& a = *weights[static_cast<size_t>(pattern)];
         out.delta(p) = out.levelDelta + shapeAt(model, design, a, p);
-        out.shapeFactor(p) = a.squaredNorm();
+        out.shapeFactor(p) = varianceFactor(model, design, a);
         if (model.degreesOfFreedom <= 0)
             continue;
         const double l2 = levelErrorSquared(model, out, model.drift.allowanceAt(p), allowance);
@@ -140,16 +144,12 @@ std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::Vector
 namespace {
 
 /// How each contrast is mixed from independent copies, so that their errors are correlated as their weights are.
-Eigen::MatrixXd mixing(std::span<const ContrastCurve> contrasts) {
+Eigen::MatrixXd mixing(const DayModel& model, std::span<const ContrastCurve> contrasts) {
     const auto n = static_cast<Eigen::Index>(contrasts.size());
-    Eigen::MatrixXd correlation(n, n);
-    for (Eigen::Index i = 0; i < n; ++i) {
-        for (Eigen::Index j = 0; j < n; ++j) {
-            const auto& a = contrasts[static_cast<size_t>(i)].weights;
-            const auto& b = contrasts[static_cast<size_t>(j)].weights;
-            correlation(i, j) = a.dot(b) / (a.norm() * b.norm());
-        }
-    }
+    Eigen::MatrixXd unit(model.level.size(), n); // of length one in independent pulls
+    for (Eigen::Index i = 0; i < n; ++i)
+        unit.col(i) = noiseWeights(model, model.design, contrasts[static_cast<size_t>(i)].weights).normalized();
+    const Eigen::MatrixXd correlation = unit.transpose() * unit;
     const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> eigen(correlation);
     Eigen::Index copies = 0;
     while (copies < n && eigen.eigenvalues()(n - 1 - copies) > 1e-9)
@@ -224,6 +224,38 @@ Extremes extremesOf(const Draws& draws, const std::vector<DrawnContrast>& contra
 
 double upper95(const Eigen::RowVectorXf& values) { return hillrun::upper95({values.begin(), values.end()}); }
 
+/// For each contrast and draw the factor by which unsure ratios of noise widen it: the root of the mean over the
+/// contrast's builds, each by its share of the variance, of dk / chi2(dk). Contrasts x draws.
+Eigen::MatrixXf noiseScales(const DayModel& model, std::span<const ContrastCurve> contrasts) {
+    constexpr unsigned kSeed = 20261130;
+    const Eigen::Index builds = model.input.builds;
+    Eigen::MatrixXf inverse = Eigen::MatrixXf::Ones(builds, kDrawCount);
+    for (Eigen::Index b = 0; b < builds; ++b) {
+        const double freedom = model.noise.builds[static_cast<size_t>(b)].degreesOfFreedom;
+        if (freedom <= 0.0)
+            continue; // a build of one pull is taken to repeat as the day does
+        std::seed_seq seed{kSeed, static_cast<unsigned>(b)};
+        boost::random::mt19937 generator(seed);
+        boost::random::chi_squared_distribution<double> chi(freedom);
+        for (float& one : inverse.row(b))
+            one = static_cast<float>(freedom / chi(generator));
+    }
+    Eigen::MatrixXf share = Eigen::MatrixXf::Zero(static_cast<Eigen::Index>(contrasts.size()), builds);
+    for (size_t c = 0; c < contrasts.size(); ++c) {
+        const auto row = static_cast<Eigen::Index>(c);
+        const Eigen::VectorXd a = noiseWeights(model, model.design, contrasts[c].weights);
+        for (Eigen::Index i = 0; i < a.size(); ++i)
+            share(row, model.input.pulls[static_cast<size_t>(i)].build) += static_cast<float>(a(i) * a(i));
+        share.row(row) /= static_cast<float>(a.squaredNorm());
+    }
+    return (share * inverse).cwiseSqrt();
+}
+
+void widen(Extremes& extremes, const Eigen::MatrixXf& scales) {
+    extremes.high.array() *= scales.array();
+    extremes.low.array() *= scales.array();
+}
+
 /// The worst build's 95 % point of its largest T against all others.
 double leadOf(const Extremes& extremes, std::span<const Sides> sides, Eigen::Index builds) {
     double out = 0.0;
@@ -258,12 +290,14 @@ CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCur
     out.family = out.all = out.lead = kNaN;
     if (contrasts.empty() || model.degreesOfFreedom <= 0)
         return out;
-    const Eigen::MatrixXf mix = mixing(contrasts).cast<float>();
+    const Eigen::MatrixXf mix = mixing(model, contrasts).cast<float>();
     const auto draws = cache.get(drawKey(model, static_cast<int>(mix.cols())));
     std::vector<DrawnContrast> drawn;
     for (size_t c = 0; c < contrasts.size(); ++c)
         drawn.push_back(drawnContrast(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c))));
-    const Extremes extremes = extremesOf(*draws, drawn, cache.forEach());
+    Extremes extremes = extremesOf(*draws, drawn, cache.forEach());
+    if (model.noise.unequal)
+        widen(extremes, noiseScales(model, contrasts));
     const Eigen::MatrixXf largest = extremes.high.cwiseMax(-extremes.low);
     for (size_t c = 0; c < contrasts.size(); ++c)
         out.own[c] = upper95(largest.row(static_cast<Eigen::Index>(c)));
@@ -301,7 +335,7 @@ DifferenceError differenceError(const DayModel& model, const Design& design, con
     const SetSums sums = sumsOverSets(model, design, weights);
     const double jump = scaleOfDrift ? allowanceShare(drift.allowance) * sums.worstJump : 0.0;
     DifferenceError out;
-    out.standard = std::sqrt(weights.squaredNorm() * sd * sd + jump * jump * allowanceSquared);
+    out.standard = std::sqrt(varianceFactor(model, design, weights) * sd * sd + jump * jump * allowanceSquared);
     out.refitFactor = sums.squared;
     out.covered = model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
     if (!out.covered && drift.declaredBound_pct && scaleOfDrift)
@@ -329,7 +363,7 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
         out.standardError = out.half = out.half90 = out.p = kNaN;
         return out;
     }
-    const double sd = std::sqrt(design.residuals(y).squaredNorm() / out.degreesOfFreedom);
+    const double sd = std::sqrt(evenResiduals(model, design, y).squaredNorm() / out.degreesOfFreedom);
     const auto [standard, bound, covered, refitFactor] =
         differenceError(model, design, *a, sd, model.drift.allowanceSquared, drift, scaleOfDrift);
     out.standardError = standard;
@@ -355,7 +389,8 @@ double ownAllowanceSquared(const DayModel& model, const Design& design, const Ei
         return model.drift.allowanceSquared;
     const Eigen::Index time = design.x.cols() - 1;
     const double perHour = (design.gramInverse * (design.x.transpose() * y))(time);
-    const double error = sd * std::sqrt(design.gramInverse(time, time));
+    const Eigen::VectorXd weights = design.x * design.gramInverse.col(time);
+    const double error = sd * std::sqrt(varianceFactor(model, design, weights));
     return std::max(0.0, (perHour * perHour - error * error) * model.drift.span_h * model.drift.span_h);
 }
 
@@ -368,16 +403,19 @@ NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& va
     NumbersOfBuilds out;
     out.number = Eigen::VectorXd::Constant(builds, kNaN);
     out.standardError = out.boundHalf = out.explained = Eigen::MatrixXd::Zero(builds, builds);
-    out.weights = Eigen::MatrixXd::Zero(builds, static_cast<Eigen::Index>(rows.size()));
+    Eigen::MatrixXd weights = Eigen::MatrixXd::Zero(builds, static_cast<Eigen::Index>(rows.size()));
+    out.errorWeights = weights;
     if (rows.empty())
         return out;
     const Design design = makeDesign(model.input, rows, model.drift.identified, model.meanTime_h);
     const Eigen::VectorXd y = values(rows);
     out.degreesOfFreedom = design.degreesOfFreedom();
-    out.sd = out.degreesOfFreedom > 0 ? std::sqrt(design.residuals(y).squaredNorm() / out.degreesOfFreedom) : kNaN;
+    out.sd = out.degreesOfFreedom > 0 ? std::sqrt(evenResiduals(model, design, y).squaredNorm() / out.degreesOfFreedom)
+                                      : kNaN;
     for (Eigen::Index i = 0; i < builds; ++i)
         if (const auto a = design.contrastWeights(withTime(Eigen::VectorXd::Unit(builds, i), design))) {
-            out.weights.row(i) = *a;
+            weights.row(i) = *a;
+            out.errorWeights.row(i) = noiseWeights(model, design, *a);
             out.number(i) = a->dot(y);
         }
     const double allowanceSquared =
@@ -386,8 +424,8 @@ NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& va
         for (Eigen::Index j = 0; j < i; ++j) {
             if (!out.known(i) || !out.known(j))
                 continue;
-            const DifferenceError error = differenceError(model, design, out.weights.row(i) - out.weights.row(j),
-                                                          out.sd, allowanceSquared, drift, scaleOfDrift);
+            const DifferenceError error = differenceError(model, design, weights.row(i) - weights.row(j), out.sd,
+                                                          allowanceSquared, drift, scaleOfDrift);
             const bool covered = error.covered || !scaleOfDrift;
             out.standardError(i, j) = out.standardError(j, i) = error.standard;
             out.boundHalf(i, j) = out.boundHalf(j, i) = error.bound;

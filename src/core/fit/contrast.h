@@ -81,7 +81,7 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
 /// The same for every build at once, so that differences can be held against each other.
 struct NumbersOfBuilds {
     Eigen::VectorXd number;        ///< of each build; NaN when its pulls have none
-    Eigen::MatrixXd weights;       ///< builds x pulls of this fit: a build's number is its row times the pulls' values
+    Eigen::MatrixXd errorWeights;  ///< builds x pulls: products of its rows times sd^2 are the numbers' covariances
     Eigen::MatrixXd standardError; ///< of the difference of two builds, with what drift may have bent
     Eigen::MatrixXd boundHalf;     ///< to be added to its half width: the declared bound
     Eigen::MatrixXd explained;     ///< 1: drift is covered for that difference, or a bound is declared

@@ -91,19 +91,6 @@ void findPatterns(DayModel& model) {
     }
 }
 
-/// Shape residuals q (pulls x rpm, NaN where there are none).
-Eigen::MatrixXd shapeResiduals(const DayModel& model) {
-    Eigen::MatrixXd q = Eigen::MatrixXd::Constant(pullCount(model.input), gridCount(model.input), kNaN);
-    for (size_t p = 0; p < model.window.size(); ++p) {
-        if (model.pattern[p] < 0)
-            continue;
-        const Design& design = model.patterns[static_cast<size_t>(model.pattern[p])];
-        const auto column = static_cast<Eigen::Index>(p);
-        q(design.rows, column) = design.residuals(model.shape(design.rows, column));
-    }
-    return q;
-}
-
 void estimateVariances(DayModel& model, const Eigen::MatrixXd& q) {
     const auto points = gridCount(model.input);
     model.shapeWeight = Eigen::VectorXd::Zero(points);
@@ -118,7 +105,7 @@ void estimateVariances(DayModel& model, const Eigen::MatrixXd& q) {
             continue;
         model.shapeWeight(p) = nu;
         for (const int row : design.rows)
-            raw(p) += q(row, p) * q(row, p) / nu;
+            raw(p) += q(row, p) * q(row, p) / (model.noise.ofPull(row) * nu);
     }
     model.shapeVariance = Eigen::VectorXd::Constant(points, kNaN);
     model.levelSd = kNaN;
@@ -130,7 +117,7 @@ void estimateVariances(DayModel& model, const Eigen::MatrixXd& q) {
         const auto weights = varianceSmoother(model.input.rpm, model.window, model.shapeWeight, static_cast<size_t>(p));
         model.shapeVariance(p) = std::max(kVarianceFloor, weights.dot(raw));
     }
-    const double rss = model.design.residuals(model.level).squaredNorm();
+    const double rss = evenResiduals(model, model.design, model.level).squaredNorm();
     model.levelSd = std::sqrt(rss / model.degreesOfFreedom);
 }
 
@@ -152,7 +139,8 @@ void estimateDrift(DayModel& model) {
     drift.perHourLow = drift.perHourHigh = kNaN;
     if (model.degreesOfFreedom <= 0)
         return;
-    const double se = model.levelSd * std::sqrt(model.design.gramInverse(time, time));
+    const Eigen::VectorXd weights = model.design.x * model.design.gramInverse.col(time);
+    const double se = model.levelSd * std::sqrt(varianceFactor(model, model.design, weights));
     const boost::math::students_t t(model.degreesOfFreedom);
     const double half = boost::math::quantile(t, 0.975) * se;
     drift.perHourLow = drift.perHour - half;
@@ -322,6 +310,18 @@ Design makeDesign(const FitInput& input, std::vector<int> rows, bool withTime, d
     return out;
 }
 
+Eigen::MatrixXd shapeResiduals(const DayModel& model) {
+    Eigen::MatrixXd q = Eigen::MatrixXd::Constant(pullCount(model.input), gridCount(model.input), kNaN);
+    for (size_t p = 0; p < model.window.size(); ++p) {
+        if (model.pattern[p] < 0)
+            continue;
+        const Design& design = model.patterns[static_cast<size_t>(model.pattern[p])];
+        const auto column = static_cast<Eigen::Index>(p);
+        q(design.rows, column) = design.residuals(model.shape(design.rows, column));
+    }
+    return q;
+}
+
 Eigen::VectorXd varianceSmoother(const std::vector<double>& rpm, const std::vector<char>& window,
                                  const Eigen::VectorXd& weight, size_t at) {
     constexpr double reach_rpm = 500.0;
@@ -360,9 +360,14 @@ DayModel fitDay(FitInput input) {
     findPatterns(model);
     const Eigen::MatrixXd q = shapeResiduals(model);
     estimateVariances(model, q);
-    estimateDrift(model);
     if (model.degreesOfFreedom > 0) {
         model.correlation = estimateCorrelation(model, q);
+        model.noise = noiseOfBuilds(model, q);
+        if (model.noise.unequal)
+            estimateVariances(model, q);
+    }
+    estimateDrift(model);
+    if (model.degreesOfFreedom > 0) {
         model.shapeDegreesOfFreedom = shapeDegreesOfFreedom(model);
         if (model.drift.identified)
             model.drift.allowanceAlong = driftAllowanceAlong(model);

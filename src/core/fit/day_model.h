@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/fit/noise.h"
+
 #include <Eigen/Dense>
 #include <optional>
 #include <vector>
@@ -84,6 +86,7 @@ struct DayModel {
     Eigen::VectorXd shapeWeight;   ///< degrees of freedom at each rpm point
     double shapeDegreesOfFreedom = 0.0;
     NoiseCorrelation correlation;
+    NoiseOfBuilds noise;
     Drift drift;
 };
 
@@ -95,6 +98,9 @@ Design makeDesign(const FitInput& input, std::vector<int> rows, bool withTime, d
 
 /// Fits the day. Needs at least one pull; throws DataError (NoCommonRange) when the pulls share no rpm.
 DayModel fitDay(FitInput input);
+
+/// What the fit leaves of the shapes: pulls x rpm, NaN where there are none.
+Eigen::MatrixXd shapeResiduals(const DayModel& model);
 
 /// Weights of the variance smoother at one point: 0.8 box mean within 500 rpm + 0.2 mean of the window, both weighted.
 /// Zero outside the window.

@@ -12,7 +12,6 @@
 namespace hillrun {
 namespace {
 
-constexpr Eigen::Index kDraws = 10000;
 constexpr unsigned kSeed = 20260516;
 constexpr int kMostCopies = 40; ///< of the noise, for one drawn variance
 /// The slow modes keep this much of the variance; the rest joins the white part.
@@ -201,17 +200,17 @@ private:
 
 Draws makeDraws(const DrawKey& key, const ForEach& forEach) {
     Draws out;
-    out.count = kDraws;
+    out.count = kDrawCount;
     for (size_t p = 0; p < key.window.size(); ++p)
         if (key.window[p])
             out.points.push_back(p);
-    out.levelNormal.resize(key.copies, kDraws);
-    out.levelScale.resize(kDraws);
+    out.levelNormal.resize(key.copies, kDrawCount);
+    out.levelScale.resize(kDrawCount);
     out.shape.resize(static_cast<size_t>(key.copies));
     for (Eigen::MatrixXf& copy : out.shape) // its memory is first touched by the block that fills it
-        copy.resize(static_cast<Eigen::Index>(out.points.size()), kDraws);
+        copy.resize(static_cast<Eigen::Index>(out.points.size()), kDrawCount);
     const DrawMaker maker(key, out);
-    forEach(kDraws / kDrawBlock, [&](size_t block) { maker.makeBlock(block); });
+    forEach(kDrawCount / kDrawBlock, [&](size_t block) { maker.makeBlock(block); });
     return out;
 }
 

@@ -23,6 +23,8 @@ struct DrawKey {
     bool operator==(const DrawKey&) const = default;
 };
 
+/// Draws in a set.
+inline constexpr Eigen::Index kDrawCount = 10000;
 /// Draws worked on together, so that they stay in the processor's cache.
 inline constexpr Eigen::Index kDrawBlock = 250;
 

@@ -82,7 +82,8 @@ DriftAlong driftAlong(const DayModel& model) {
         if (model.core[static_cast<size_t>(p)])
             core.push_back(p);
     const double ofCore = correlation.between(core, core);
-    const double slopeFactor = model.design.gramInverse(model.input.builds, model.input.builds);
+    const VectorXd slopeWeights = model.design.x * model.design.gramInverse.col(model.input.builds);
+    const double slopeFactor = varianceFactor(model, model.design, slopeWeights);
     for (Index p = 0; p < points; ++p) {
         const std::vector<Index> box = boxAround(model, slopes, p);
         if (!model.window[static_cast<size_t>(p)] || box.empty())

@@ -28,7 +28,8 @@ double criticalOf(const NumbersOfBuilds& numbers, const Eigen::MatrixXf& errors,
     for (Index j = 0; j < errors.cols(); ++j) {
         if (j == i || !numbers.known(j))
             continue;
-        const auto perLength = static_cast<float>(1.0 / (numbers.errorWeights.row(i) - numbers.errorWeights.row(j)).norm());
+        const auto perLength =
+            static_cast<float>(1.0 / (numbers.errorWeights.row(i) - numbers.errorWeights.row(j)).norm());
         const auto t = (errors.col(i) - errors.col(j)) * perLength;
         if (twoSided)
             largest = largest.cwiseMax(t.cwiseAbs());

@@ -3,10 +3,10 @@
 BUILD_PACKAGES="g++ cmake ninja-build ccache pkg-config libboost-dev libboost-math-dev libboost-locale-dev gettext libeigen3-dev libfmt-dev \
 nlohmann-json3-dev libfast-float-dev libarchive-dev libpugixml-dev zlib1g-dev nettle-dev libutf8proc-dev libcli11-dev libcairo2-dev catch2 librapidcheck-dev libbenchmark-dev \
 qt6-base-dev qt6-svg-dev qt6-serialport-dev qt6-serialbus-dev qt6-l10n-tools qt6-translations-l10n libqcustomplot-dev libqcustomplot2.1-qt6 libpoppler-qt6-dev libpulse-dev libgl1-mesa-dev libopengl-dev libvulkan-dev fonts-b612"
-TEST_PACKAGES="poppler-utils python3"
+TEST_PACKAGES="poppler-utils python3 libqt6sql6-sqlite libqt6sql6-psql postgresql"
 PACKAGE_PACKAGES="dpkg-dev file gzip lintian desktop-file-utils appstream librsvg2-bin"
 SANITIZER_PACKAGES="clang-14 libclang-rt-14-dev"
-RUN_PACKAGES="libqt6svg6 qt6-qpa-plugins libxcb-cursor0 libxkbcommon-x11-0"
+RUN_PACKAGES="libqt6svg6 libqt6sql6-sqlite libqt6sql6-psql qt6-qpa-plugins libxcb-cursor0 libxkbcommon-x11-0"
 
 # need_packages NAME...: installs what is missing with apt-get, as root or through sudo.
 need_packages() {

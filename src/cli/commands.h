@@ -19,6 +19,11 @@ struct WrongUse : std::runtime_error {
     using std::runtime_error::runtime_error;
 };
 
+/// The answer stands on standard output, and says no.
+struct Ended {
+    int status = 1;
+};
+
 /// Each adds one command; its callback runs the command and throws DataError or WrongUse.
 void addWeather(CLI::App& app);
 void addReduce(CLI::App& app);
@@ -28,6 +33,7 @@ void addCredit(CLI::App& app);
 void addExport(CLI::App& app);
 void addPlan(CLI::App& app);
 void addVerify(CLI::App& app);
+void addLogbook(CLI::App& app); ///< where it is built with the logbook
 
 /// Options that several commands share.
 struct AirOptions {

@@ -50,11 +50,16 @@ int main(int argc, char** argv) {
     hillrun::cli::addExport(app);
     hillrun::cli::addPlan(app);
     hillrun::cli::addVerify(app);
+#ifdef HILLRUN_LOGBOOK
+    hillrun::cli::addLogbook(app);
+#endif
     hillrun::cli::nameParts(app);
     app.footer(said("cli.examples_analyse_data_demo"));
     try {
         app.parse(argc, argv);
         return 0;
+    } catch (const hillrun::cli::Ended& ended) {
+        return ended.status;
     } catch (const CLI::ParseError& error) {
         if (error.get_exit_code() == 0)
             return app.exit(error); // help or version

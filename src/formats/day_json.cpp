@@ -60,6 +60,8 @@ Build readBuild(ObjectReader in) {
     out.mass_kg = in.number("mass_kg");
     out.note = in.text("note");
     out.attachments = in.texts("attachments");
+    out.sameAs = in.text("same_as");
+    out.reference = in.flag("reference", false);
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -245,6 +247,9 @@ Json buildJson(const Build& build) {
     out["note"] = build.note;
     if (!build.attachments.empty())
         out["attachments"] = build.attachments;
+    putKnown(out, "same_as", build.sameAs);
+    if (build.reference)
+        out["reference"] = true;
     addUnknown(out, build.unknownKeys);
     return out;
 }
@@ -329,6 +334,7 @@ TestDay dayFromJson(std::string_view text, const std::string& file) {
     ObjectReader in(parseJson(text, file), file);
     checkVersion(in);
     TestDay day;
+    day.id = in.text("id");
     day.name = in.text("name");
     day.date = in.text("date");
     day.operatorName = in.text("operator");
@@ -368,6 +374,7 @@ std::string dayToJson(const TestDay& day) {
     Json out;
     out["format"] = "hill-run-day";
     out["version"] = kDayVersion;
+    putKnown(out, "id", day.id);
     out["name"] = day.name;
     out["date"] = day.date;
     out["operator"] = day.operatorName;

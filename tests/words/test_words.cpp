@@ -106,7 +106,8 @@ TEST_CASE("every id that the code says is in the catalogue, and nothing else is"
         kinds.insert(id.substr(0, id.find('.')));
     std::set<std::string> said;
     std::set<std::string> begun; // "reason." + code
-    for (const char* folder : {"core", "engine", "formats", "report", "cli", "cell", "app", "simcell", "words"})
+    for (const char* folder :
+         {"core", "engine", "formats", "report", "cli", "cell", "logbook", "app", "simcell", "words"})
         for (const auto& [file, text] : literalsIn(folder)) {
             const size_t point = text.find('.');
             if (english.contains(text))

@@ -109,6 +109,8 @@ struct Build {
     std::string note{};
     std::string unknownKeys{};
     std::vector<std::string> attachments{}; ///< files of the day folder ("attachments/port.jpg")
+    std::string sameAs{};                   ///< "DAY_ID:BUILD", a build of another day; empty: told by its parts
+    bool reference = false;                 ///< the cell's control chart follows it
     bool operator==(const Build&) const = default;
 };
 
@@ -203,6 +205,7 @@ struct LossSettings {
 };
 
 struct TestDay {
+    std::string id; ///< its name among all days; empty: told by its date and pulls, see dayId()
     std::string name;
     std::string date;
     std::string operatorName;

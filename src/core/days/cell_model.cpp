@@ -142,20 +142,22 @@ LearnedSd learnedSd(const CellModel& cell, double VarianceNode::*factor) {
         values.emplace_back(cell.nodes[n].*factor * std::sqrt(cell.variance(i)), cell.weight(i));
     }
     std::sort(values.begin(), values.end());
-    const auto point = [&](double probability) {
-        double below = values.front().second;
+    // The nodes are coarse: a weight is spread below its value for the lower limit and the median, above it for the
+    // upper one, so that the limits err to the wide side.
+    const auto point = [&](double probability, bool spreadAbove) {
+        double below = spreadAbove ? 0.0 : values.front().second;
         for (size_t n = 1; n < values.size(); ++n) {
-            const auto [value, weight] = values[n];
+            const double weight = values[spreadAbove ? n - 1 : n].second;
             const double before = values[n - 1].first;
             if (below >= probability)
                 return before;
             if (below + weight >= probability)
-                return before + (value - before) * (probability - below) / weight;
+                return before + (values[n].first - before) * (probability - below) / weight;
             below += weight;
         }
         return values.back().first;
     };
-    return {point(0.5), point(0.1), point(0.9)};
+    return {point(0.5, false), point(0.1, false), point(0.9, true)};
 }
 
 } // namespace

@@ -77,6 +77,11 @@ enum class Problem {
     LogFitsSeveral,
     TooFewPoints,
     BadPicture,
+    LogbookUnreachable,
+    LogbookNewer,
+    LogbookBroken,
+    NotComparable,
+    UnknownDay,
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 

@@ -1,0 +1,66 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/history/cell_history.h"
+#include "core/units/log_percent.h"
+
+#include <cmath>
+
+namespace hillrun {
+namespace {
+
+/// "B of 2026-05-16"
+Statement phraseOf(const BuildOfDay& build) {
+    return {"across.build", {build.build, build.date.empty() ? build.day : build.date}};
+}
+
+Several phrasesOf(const std::vector<BuildOfDay>& builds) {
+    Several out;
+    for (const BuildOfDay& build : builds)
+        out.items.push_back(phraseOf(build));
+    return out;
+}
+
+/// A log difference in per cent, with the digits that its interval is worth.
+Number percent(double log, double halfLog) {
+    return signedDecimals(percentOfLog(log), 100.0 * halfLog >= 1.0 ? 1 : 2, "%");
+}
+
+} // namespace
+
+std::vector<Statement> acrossSummary(const AcrossAnswer& answer) {
+    const Statement from = phraseOf(answer.from);
+    const Statement to = phraseOf(answer.to);
+    if (!answer.interval)
+        return {{"across.unknown", {to, from, percent(answer.estimate, 0.0)}},
+                {"across.day_would_explain", {decimals(std::abs(percentOfLog(answer.estimate)), 2, "%")}}};
+    const double half = 0.5 * (answer.interval->high - answer.interval->low);
+    const char* const id = !answer.proven()             ? "across.cannot_tell"
+                           : answer.interval->low > 0.0 ? "across.more"
+                                                        : "across.less";
+    return {{id,
+             {to, from, percent(answer.estimate, half), percent(answer.interval->low, half),
+              percent(answer.interval->high, half)}}};
+}
+
+std::vector<Statement> acrossNotes(const AcrossAnswer& answer) {
+    std::vector<Statement> out;
+    if (answer.kind == AcrossKind::Inside)
+        out.push_back(answer.through.empty() ? Statement{"across.same_day"}
+                                             : Statement{"across.through", {phrasesOf(answer.through)}});
+    if (answer.kind == AcrossKind::ByTheCell && answer.daySd)
+        out.push_back({"across.by_the_cell", {decimals(percentOfLog(*answer.daySd), 2, "%"), Count{answer.cellDays}}});
+    if (answer.otherArticle)
+        out.push_back({"across.other_article"});
+    if (answer.interval && !answer.refitKnown)
+        out.push_back({"across.refit_unknown"});
+    for (const auto& [build, off] : answer.odd)
+        out.push_back(
+            {answer.onlyTwoDays ? "across.two_disagree" : "across.odd", {phraseOf(build), percent(off, 0.0)}});
+    if (!answer.unprotected.empty())
+        out.push_back({"across.unprotected", {namesOf(answer.unprotected)}});
+    if (!answer.leftOut.empty())
+        out.push_back({"across.left_out", {namesOf(answer.leftOut)}});
+    return out;
+}
+
+} // namespace hillrun

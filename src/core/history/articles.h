@@ -1,0 +1,50 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/days/cell_model.h"
+#include "core/history/day_record.h"
+#include "core/units/rpm_range.h"
+
+#include <optional>
+#include <span>
+#include <string>
+#include <vector>
+
+namespace hillrun {
+
+/// A build of a day, as people write it: "2026-05-16-0af3:B".
+struct BuildOfDay {
+    std::string day; ///< id
+    std::string build;
+    std::string date{}; ///< of the day, for words; empty: not known
+    [[nodiscard]] std::string text() const { return day + ":" + build; }
+    bool operator==(const BuildOfDay& other) const { return day == other.day && build == other.build; }
+};
+
+/// Days as one net, and what the numbers in it stand for. Of one article, except where two are put beside each other.
+struct ArticleNet {
+    Net net;
+    WithinVisits within;
+    RpmRange rpm;                                ///< over which levels are means: what all its pulls share
+    std::vector<const DayRecord*> days;          ///< by number
+    std::vector<std::vector<BuildOfDay>> builds; ///< by number: what is the same build, in order of date
+    std::vector<const DayRecord*> leftOut;       ///< they share too few speeds with the others
+    /// The number of a build; nothing when it is not in the net.
+    [[nodiscard]] std::optional<int> find(const BuildOfDay& build) const;
+    /// The article of that build's day, in small letters.
+    [[nodiscard]] std::string articleOf(const BuildOfDay& build) const;
+};
+
+/// Whether figures of two days can be held against each other: the same dyno of the same kind, measured at the same
+/// place, corrected to the same standard.
+bool sameDyno(const DayRecord& a, const DayRecord& b);
+
+/// The net of days on one dyno. Builds of an article are the same when their parts and settings are, or one says so of
+/// itself; a build without parts and settings is only itself. Nothing when no pull is left.
+std::optional<ArticleNet> articleNet(std::span<const DayRecord* const> days);
+
+/// Days by their article, as one says it: capitals and blanks at the ends do not count. In order of date.
+std::vector<std::vector<const DayRecord*>> byArticle(std::span<const DayRecord* const> days);
+
+} // namespace hillrun

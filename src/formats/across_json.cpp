@@ -1,0 +1,86 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/across_json.h"
+
+#include "core/units/log_percent.h"
+#include "words/voice.h"
+
+#include <array>
+
+namespace hillrun {
+namespace {
+
+Json figureJson(const std::optional<CellFigure>& figure) {
+    if (!figure)
+        return nullptr;
+    return {{"value", percentOfLog(figure->value)},
+            {"low", percentOfLog(figure->low)},
+            {"high", percentOfLog(figure->high)},
+            {"degrees_of_freedom", figure->freedom}};
+}
+
+const char* stateName(ChartState state) {
+    constexpr std::array names{"steady", "look", "moved"};
+    return names.at(static_cast<size_t>(state));
+}
+
+} // namespace
+
+Json cellAnswer(const CellHistory& cell) {
+    Json out;
+    out["repeatability_pct"] = figureJson(cell.repeatability);
+    out["refit_pct"] = figureJson(cell.refit);
+    out["day_to_day_pct"] = figureJson(cell.dayToDay);
+    out["days"] = cell.days.size();
+    out["reference"] = cell.reference ? Json(cell.reference->text()) : Json(nullptr);
+    out["chart"] = Json::array();
+    for (size_t i = 0; i < cell.runs.size(); ++i) {
+        const ChartPoint& point = cell.chart.points[i];
+        out["chart"].push_back({{"day", cell.runs[i].day},
+                                {"date", cell.runs[i].date},
+                                {"level_pct", percentOfLog(cell.runs[i].level)},
+                                {"u", i < 2 ? Json(nullptr) : Json(point.u)},
+                                {"sum_up", point.up},
+                                {"sum_down", point.down},
+                                {"state", stateName(point.state)}});
+    }
+    out["moved"] = nullptr;
+    if (cell.chart.shift)
+        out["moved"] = {{"since_day", cell.runs[cell.chart.shift->since].day},
+                        {"size_pct", percentOfLog(cell.chart.shift->size)}};
+    return out;
+}
+
+Json acrossAnswer(const AcrossAnswer& answer, const ArticleNet& net) {
+    Json out;
+    out["builds"] = Json::array();
+    for (const std::vector<BuildOfDay>& same : net.builds) {
+        Json days = Json::array();
+        for (const BuildOfDay& one : same)
+            days.push_back(one.text());
+        out["builds"].push_back({{"id", same.front().text()}, {"ran_as", std::move(days)}});
+    }
+    Json through = Json::array();
+    for (const BuildOfDay& build : answer.through)
+        through.push_back(build.text());
+    Json odd = Json::array();
+    for (const auto& [build, off] : answer.odd)
+        odd.push_back({{"build", build.text()}, {"off_pct", percentOfLog(off)}});
+    const auto limit = [&](double log) { return answer.interval ? Json(percentOfLog(log)) : Json(nullptr); };
+    const auto interval = answer.interval.value_or(AcrossDays{});
+    out["comparisons"] = Json::array();
+    out["comparisons"].push_back({{"from", answer.from.text()},
+                                  {"to", answer.to.text()},
+                                  {"connected_through", std::move(through)},
+                                  {"delta_pct", percentOfLog(answer.estimate)},
+                                  {"low_pct", limit(interval.low)},
+                                  {"high_pct", limit(interval.high)},
+                                  {"from_rpm", net.rpm.low},
+                                  {"to_rpm", net.rpm.high},
+                                  {"odd", std::move(odd)},
+                                  {"note", Voice::forFiles().say(acrossNotes(answer))},
+                                  {"summary", Voice::forFiles().say(acrossSummary(answer))}});
+    return out;
+}
+
+} // namespace hillrun

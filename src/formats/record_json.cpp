@@ -1,0 +1,151 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/record_json.h"
+
+#include "formats/json_writer.h"
+
+#include <cmath>
+
+namespace hillrun {
+namespace {
+
+constexpr int kRecordVersion = 1;
+constexpr double kWattSteps = 10.0;
+
+Json wattsJson(const std::vector<float>& power_w) {
+    Json out = Json::array();
+    for (const float power : power_w)
+        out.push_back(std::isfinite(power) ? std::lround(kWattSteps * static_cast<double>(power)) : 0L);
+    return out;
+}
+
+std::vector<float> wattsOf(const std::vector<double>& steps) {
+    std::vector<float> out;
+    for (const double one : steps)
+        out.push_back(static_cast<float>(one / kWattSteps));
+    return out;
+}
+
+Json namedJson(const NamedValues& values) {
+    Json out = Json::object();
+    for (const auto& [name, value] : values)
+        out[name] = value;
+    return out;
+}
+
+Json buildJson(const BuildRecord& build) {
+    Json out;
+    out["id"] = build.id;
+    putKnown(out, "name", build.name);
+    out["parts"] = namedJson(build.parts);
+    out["settings"] = namedJson(build.settings);
+    putKnown(out, "note", build.note);
+    putKnown(out, "same_as", build.sameAs);
+    if (build.reference)
+        out["reference"] = true;
+    putKnown(out, "peak_power_w", build.peakPower_w);
+    putKnown(out, "peak_torque_nm", build.peakTorque_nm);
+    return out;
+}
+
+BuildRecord readBuild(ObjectReader in) {
+    BuildRecord out;
+    out.id = in.requiredText("id");
+    out.name = in.text("name");
+    out.parts = in.namedTexts("parts");
+    out.settings = in.namedTexts("settings");
+    out.note = in.text("note");
+    out.sameAs = in.text("same_as");
+    out.reference = in.flag("reference", false);
+    out.peakPower_w = in.number("peak_power_w");
+    out.peakTorque_nm = in.number("peak_torque_nm");
+    return out;
+}
+
+Json pullJson(const PullRecord& pull) {
+    return {{"build", pull.build},
+            {"time_h", pull.time_h},
+            {"set", pull.set},
+            {"low_rpm", pull.low_rpm},
+            {"power_dw", wattsJson(pull.power_w)}};
+}
+
+PullRecord readPull(ObjectReader in) {
+    PullRecord out;
+    out.build = in.requiredText("build");
+    out.time_h = in.number("time_h").value_or(0.0);
+    out.set = in.integer("set").value_or(0);
+    out.low_rpm = in.number("low_rpm").value_or(0.0);
+    out.power_w = wattsOf(in.numbers("power_dw"));
+    return out;
+}
+
+} // namespace
+
+std::string recordToJson(const DayRecord& record) {
+    Json out;
+    out["version"] = kRecordVersion;
+    out["id"] = record.id;
+    out["name"] = record.name;
+    out["date"] = record.date;
+    out["article"] = record.article;
+    out["cell"] = record.cell;
+    out["cell_kind"] = record.cellKind;
+    out["measured_at"] = record.measuredAt;
+    out["standard"] = record.standard;
+    putKnown(out, "operator", record.operatorName);
+    putKnown(out, "note", record.note);
+    out["step_rpm"] = record.step_rpm;
+    out["builds"] = Json::array();
+    for (const BuildRecord& build : record.builds)
+        out["builds"].push_back(buildJson(build));
+    out["pulls"] = Json::array();
+    for (const PullRecord& pull : record.pulls)
+        out["pulls"].push_back(pullJson(pull));
+    putKnown(out, "level_sd", record.levelSd);
+    out["degrees_of_freedom"] = record.freedom;
+    out["shape_variance_low_rpm"] = record.varianceLow_rpm;
+    out["shape_variance"] = record.shapeVariance;
+    out["correlation_rpm"] = record.correlation.length_rpm;
+    out["nugget"] = record.correlation.nugget;
+    out["protected_from_drift"] = record.protectedFromDrift;
+    putKnown(out, "temperature_c", record.temperature_c);
+    putKnown(out, "pressure_kpa", record.pressure_kpa);
+    return dumpJson(out);
+}
+
+DayRecord recordFromJson(std::string_view text, const std::string& from) {
+    ObjectReader in(parseJson(text, from), from);
+    if (const int version = in.integer("version").value_or(1); version > kRecordVersion)
+        throw DataError(Problem::NewerVersion, {decimals(version, 0), decimals(kRecordVersion, 0)}, {.file = from});
+    DayRecord out;
+    out.id = in.requiredText("id");
+    out.name = in.text("name");
+    out.date = in.text("date");
+    out.article = in.text("article");
+    out.cell = in.text("cell");
+    out.cellKind = in.text("cell_kind");
+    out.measuredAt = in.text("measured_at");
+    out.standard = in.text("standard");
+    out.operatorName = in.text("operator");
+    out.note = in.text("note");
+    out.step_rpm = in.number("step_rpm").value_or(50.0);
+    if (!(out.step_rpm > 0.0))
+        throw DataError(Problem::BadValue, {std::string("step_rpm")}, {.file = from, .key = "step_rpm"});
+    for (ObjectReader& one : in.objects("builds"))
+        out.builds.push_back(readBuild(std::move(one)));
+    for (ObjectReader& one : in.objects("pulls"))
+        out.pulls.push_back(readPull(std::move(one)));
+    out.levelSd = in.number("level_sd");
+    out.freedom = in.number("degrees_of_freedom").value_or(0.0);
+    out.varianceLow_rpm = in.number("shape_variance_low_rpm").value_or(0.0);
+    for (const double one : in.numbers("shape_variance"))
+        out.shapeVariance.push_back(static_cast<float>(one));
+    out.correlation = {in.number("correlation_rpm").value_or(250.0), in.number("nugget").value_or(0.0)};
+    out.protectedFromDrift = in.flag("protected_from_drift", false);
+    out.temperature_c = in.number("temperature_c");
+    out.pressure_kpa = in.number("pressure_kpa");
+    return out;
+}
+
+} // namespace hillrun

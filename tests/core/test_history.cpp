@@ -1,0 +1,353 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/errors/data_error.h"
+#include "core/history/cell_history.h"
+#include "day_support.h"
+#include "english.h"
+
+#include <boost/random/mersenne_twister.hpp>
+#include <boost/random/normal_distribution.hpp>
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <deque>
+
+using namespace hillrun;
+using hillrun::test::inEnglish;
+
+namespace {
+
+/// Makes records of days whose builds carry parts by their letters; ten points from 3000 rpm.
+class Workshop {
+public:
+    explicit Workshop(unsigned seed) : m_generator(seed) {}
+    double pullSd = 0.004;
+    double refitSd = 0.0;
+    double daySd = 0.01;
+
+    /// A day such as "ABA", three pulls a set.
+    DayRecord& day(const std::string& id, const std::string& date, const std::string& order,
+                   const std::string& article = "Flat twin") {
+        DayRecord& out = m_days.emplace_back();
+        out.id = id;
+        out.date = date;
+        out.name = id;
+        out.article = article;
+        out.cell = "Larkfell shed";
+        out.cellKind = "engine_brake";
+        out.measuredAt = "crank";
+        out.standard = "sae-j1349";
+        out.levelSd = pullSd;
+        out.freedom = static_cast<double>(2 * order.size());
+        const double ofDay = daySd * m_normal(m_generator);
+        int set = 0;
+        for (const char letter : order) {
+            if (!std::any_of(out.builds.begin(), out.builds.end(),
+                             [&](auto& b) { return b.id == std::string(1, letter); })) {
+                BuildRecord build;
+                build.id = std::string(1, letter);
+                build.parts = {{"pipe", std::string("pipe ") + letter}};
+                out.builds.push_back(build);
+            } else {
+                out.protectedFromDrift = true;
+            }
+            const double ofVisit = refitSd * m_normal(m_generator);
+            for (int pull = 0; pull < 3; ++pull) {
+                const double level =
+                    std::log(40000.0) + ofDay + ofVisit + 0.02 * (letter - 'A') + pullSd * m_normal(m_generator);
+                PullRecord one{std::string(1, letter), 0.4 * set + 0.08 * pull, set, 3000.0, {}};
+                for (int i = 0; i < 10; ++i)
+                    one.power_w.push_back(static_cast<float>(std::exp(level + 0.05 * i)));
+                out.pulls.push_back(one);
+            }
+            ++set;
+        }
+        return out;
+    }
+    [[nodiscard]] std::vector<const DayRecord*> all() const {
+        std::vector<const DayRecord*> out;
+        for (const DayRecord& day : m_days)
+            out.push_back(&day);
+        return out;
+    }
+    [[nodiscard]] std::vector<const DayRecord*> named(const std::vector<std::string>& ids) const {
+        std::vector<const DayRecord*> out;
+        for (const DayRecord* day : all())
+            if (std::find(ids.begin(), ids.end(), day->id) != ids.end())
+                out.push_back(day);
+        return out;
+    }
+
+private:
+    boost::random::mt19937_64 m_generator;
+    boost::random::normal_distribution<double> m_normal;
+    std::deque<DayRecord> m_days; // addresses stay
+};
+
+} // namespace
+
+TEST_CASE("builds of different days are the same by their parts and settings, or because one says so") {
+    Workshop shop(1);
+    shop.day("d2", "2026-05-02", "ACA");
+    DayRecord& first = shop.day("d1", "2026-05-01", "ABA");
+    first.builds[0].parts = {{" Pipe", "PIPE A "}, {"air box", ""}}; // as people write it; an empty value says nothing
+    DayRecord& third = shop.day("d3", "2026-05-03", "XY");
+    third.builds[0].parts.clear();
+    third.builds[0].sameAs = "d1:B";
+    third.builds[1].parts.clear();
+    const auto net = articleNet(shop.all());
+    REQUIRE(net);
+    CHECK(net->days[0]->id == "d1"); // in order of date
+    CHECK(net->net.builds == 4);
+    CHECK(net->find({"d1", "A"}) == net->find({"d2", "A"}));
+    CHECK(net->find({"d3", "X"}) == net->find({"d1", "B"}));
+    CHECK(net->find({"d3", "Y"}) != net->find({"d1", "B"}));
+    CHECK_FALSE(net->find({"d3", "B"}));
+    CHECK(net->net.visits.size() == 8);
+    CHECK(net->within.freedom == 16.0);
+    CHECK(net->net.visits[1].time_h == Approx(0.48));
+    CHECK(net->rpm.low == 3000.0);
+    CHECK(net->rpm.high == 3450.0);
+
+    third.builds[0].sameAs = "d3:Y"; // in a circle
+    third.builds[1].sameAs = "d3:X";
+    CHECK(articleNet(shop.all())->net.builds >= 4);
+    third.builds[0].parts = third.builds[1].parts = {{"pipe", "pipe A"}};
+    third.builds[0].sameAs = third.builds[1].sameAs = {};
+    const auto twins = articleNet(shop.all());
+    CHECK(twins->find({"d3", "X"}) == twins->find({"d1", "A"}));
+    CHECK(twins->find({"d3", "Y"}) != twins->find({"d3", "X"})); // two builds of one day are two
+}
+
+TEST_CASE("levels are means of log power over the speeds that all pulls share") {
+    Workshop shop(2);
+    shop.pullSd = shop.daySd = 0.0;
+    DayRecord& one = shop.day("d1", "2026-05-01", "AB");
+    one.pulls[0].low_rpm = 3100.0; // it begins two steps later
+    const auto net = articleNet(shop.all());
+    CHECK(net->rpm.low == 3100.0);
+    CHECK(net->net.visits[1].level == Approx(std::log(40000.0) + 0.02 + 0.05 * 5.5).epsilon(1e-7)); // points 2 to 9
+    CHECK(net->net.visits[1].level - net->net.visits[0].level == Approx(0.02 + 0.05 * 2.0 / 3.0).epsilon(1e-5));
+}
+
+TEST_CASE("a day with too few speeds is left out and named") {
+    Workshop shop(3);
+    shop.day("d1", "2026-05-01", "ABA");
+    shop.day("d2", "2026-05-02", "ACA");
+    DayRecord& narrow = shop.day("d3", "2026-05-03", "ADA");
+    for (PullRecord& pull : narrow.pulls)
+        pull.power_w.resize(3);
+    const auto net = articleNet(shop.all());
+    REQUIRE(net->leftOut.size() == 1);
+    CHECK(net->leftOut.front()->id == "d3");
+    CHECK(net->net.days == 2);
+    const AcrossAnswer answer = compareAcross({"d1", "B"}, {"d2", "C"}, shop.all(), shop.all());
+    CHECK(answer.leftOut == std::vector<std::string>{"2026-05-03"});
+    CHECK_THROWS_AS(compareAcross({"d1", "B"}, {"d3", "D"}, shop.all(), shop.all()), DataError);
+}
+
+TEST_CASE("an old base is used again through what ran on both days") {
+    Workshop shop(4);
+    shop.day("d1", "2025-05-01", "ABA");
+    shop.day("d2", "2026-05-02", "ACA");
+    for (int i = 0; i < 8; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
+    const AcrossAnswer answer = compareAcross({"d1", "B"}, {"d2", "C"}, shop.named({"d1", "d2"}), shop.all());
+    CHECK(answer.kind == AcrossKind::Inside);
+    CHECK(answer.through == std::vector<BuildOfDay>{{"d1", "A"}});
+    REQUIRE(answer.interval);
+    CHECK(answer.interval->low < 0.02);
+    CHECK(answer.interval->high > 0.02);
+    CHECK(answer.refitKnown);
+    CHECK(inEnglish(acrossSummary(answer)).find("C of 2026-05-02") != std::string::npos);
+    CHECK(inEnglish(acrossNotes(answer)) == "Through A of 2025-05-01, which ran on both sides.");
+
+    // Turned round it is negated.
+    const AcrossAnswer turned = compareAcross({"d2", "C"}, {"d1", "B"}, shop.named({"d1", "d2"}), shop.all());
+    CHECK(turned.estimate == Approx(-answer.estimate));
+    CHECK(turned.interval->low == Approx(-answer.interval->high).margin(1e-9));
+
+    // Without history refitting is not known.
+    const AcrossAnswer alone =
+        compareAcross({"d1", "B"}, {"d2", "C"}, shop.named({"d1", "d2"}), shop.named({"d1", "d2"}));
+    CHECK_FALSE(alone.refitKnown);
+    CHECK(alone.interval->high - alone.interval->low > answer.interval->high - answer.interval->low);
+    CHECK(inEnglish(acrossNotes(alone)).find("Refitting is not known") != std::string::npos);
+}
+
+TEST_CASE("without anything in common nothing is said, or what the dyno's own days allow") {
+    Workshop shop(5);
+    shop.day("d1", "2025-05-01", "A");
+    shop.day("d2", "2026-05-02", "B");
+    const AcrossAnswer unknown = compareAcross({"d1", "A"}, {"d2", "B"}, shop.all(), shop.all());
+    CHECK(unknown.kind == AcrossKind::Unknown);
+    CHECK_FALSE(unknown.interval);
+    CHECK(unknown.estimate != 0.0);
+    const std::string said = inEnglish(acrossSummary(unknown));
+    CHECK(said.find("nothing can be said") != std::string::npos);
+    CHECK(said.find("would explain all of it") != std::string::npos);
+
+    for (int i = 0; i < 6; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
+    const AcrossAnswer known = compareAcross({"d1", "A"}, {"d2", "B"}, shop.named({"d1", "d2"}), shop.all());
+    CHECK(known.kind == AcrossKind::ByTheCell);
+    REQUIRE(known.interval);
+    CHECK(known.daySd);
+    CHECK(inEnglish(acrossNotes(known)).find("Nothing in common but the dyno") != std::string::npos);
+}
+
+TEST_CASE("days of another dyno, place or standard are not held against these") {
+    Workshop shop(6);
+    shop.day("d1", "2025-05-01", "ABA");
+    DayRecord& other = shop.day("d2", "2026-05-02", "ACA");
+    for (std::string DayRecord::*field :
+         {&DayRecord::cell, &DayRecord::cellKind, &DayRecord::measuredAt, &DayRecord::standard}) {
+        const std::string before = std::exchange(other.*field, "another");
+        try {
+            compareAcross({"d1", "B"}, {"d2", "C"}, shop.all(), shop.all());
+            FAIL("it was compared");
+        } catch (const DataError& error) {
+            CHECK(error.problem() == Problem::NotComparable);
+        }
+        other.*field = before;
+    }
+    other.cell = " larkfell SHED"; // written otherwise
+    CHECK(compareAcross({"d1", "B"}, {"d2", "C"}, shop.all(), shop.all()).interval);
+    CHECK_THROWS_AS(compareAcross({"d1", "A"}, {"d2", "A"}, shop.all(), shop.all()), DataError); // the same build
+    CHECK_THROWS_AS(compareAcross({"d1", "Q"}, {"d2", "A"}, shop.all(), shop.all()), DataError);
+}
+
+TEST_CASE("two articles beside each other carry their caution") {
+    Workshop shop(7);
+    shop.day("d1", "2026-05-01", "ABA", "Flat twin");
+    shop.day("d2", "2026-05-02", "ACA", "Rival twin");
+    for (int i = 0; i < 6; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
+    const AcrossAnswer answer = compareAcross({"d1", "A"}, {"d2", "A"}, shop.named({"d1", "d2"}), shop.all());
+    CHECK(answer.otherArticle); // the same pipe does not make one engine the other
+    CHECK(answer.kind == AcrossKind::ByTheCell);
+    CHECK(inEnglish(acrossNotes(answer)).find("engines differ in more than the part") != std::string::npos);
+}
+
+TEST_CASE("a cell learns what it repeats within, what refitting and what a day adds") {
+    Workshop shop(8);
+    shop.refitSd = 0.006;
+    shop.daySd = 0.015;
+    CHECK_FALSE(cellHistory({}).repeatability);
+    for (int i = 0; i < 24; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-" + std::to_string(10 + i), "AA", "Reference single");
+    const CellHistory few = cellHistory(shop.named({"h0", "h1"}));
+    CHECK_FALSE(few.repeatability);
+    CHECK_FALSE(few.refit);
+    CHECK_FALSE(few.dayToDay);
+    const CellHistory cell = cellHistory(shop.all());
+    REQUIRE(cell.repeatability);
+    CHECK(cell.repeatability->value == Approx(0.004).epsilon(1e-6)); // every day says so
+    REQUIRE(cell.refit);
+    CHECK(cell.refit->freedom == 24.0);
+    REQUIRE(cell.dayToDay);
+    CHECK(cell.dayToDay->freedom == 23.0);
+    CHECK(cell.runs.size() == 48);
+    CHECK(cell.chart.points.size() == 48);
+    CHECK(cell.reference == BuildOfDay{"h0", "A"});
+}
+
+TEST_CASE("the limits of what a cell has learned hold about as often as they say") {
+    int refit = 0;
+    int day = 0;
+    constexpr int kCells = 20;
+    for (unsigned seed = 1; seed <= kCells; ++seed) {
+        Workshop shop(seed);
+        shop.refitSd = 0.006;
+        shop.daySd = 0.015;
+        for (int i = 0; i < 24; ++i)
+            shop.day("h" + std::to_string(i), "2026-01-" + std::to_string(10 + i), "AA", "Reference single");
+        const CellHistory cell = cellHistory(shop.all());
+        refit += cell.refit->low < 0.006 && 0.006 < cell.refit->high ? 1 : 0;
+        day += cell.dayToDay->low < 0.015 && 0.015 < cell.dayToDay->high ? 1 : 0;
+    }
+    CHECK(refit >= 11); // 80 % of 20, less three binomial standard deviations
+    CHECK(day >= 11);
+}
+
+TEST_CASE("the chart follows the build that is named, and tells that it moved") {
+    Workshop shop(9);
+    shop.daySd = 0.004;
+    for (int i = 0; i < 20; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-" + std::to_string(10 + i), "A", "Reference single");
+    for (int i = 0; i < 3; ++i)
+        shop.day("f" + std::to_string(i), "2026-02-" + std::to_string(10 + i), "ABA").builds[1].reference = true;
+    CHECK(cellHistory(shop.all()).reference == BuildOfDay{"f0", "B"});
+    for (int i = 14; i < 20; ++i) {
+        const auto days = shop.named({"h" + std::to_string(i)});
+        for (PullRecord& pull : const_cast<DayRecord*>(days.front())->pulls)
+            for (float& power : pull.power_w)
+                power *= 0.97F;
+    }
+    std::vector<const DayRecord*> reference;
+    for (const DayRecord* day : shop.all())
+        if (day->id.front() == 'h')
+            reference.push_back(day);
+    const CellHistory cell = cellHistory(reference);
+    REQUIRE(cell.chart.shift);
+    CHECK(cell.runs[cell.chart.shift->since].day == "h14");
+    CHECK(cell.chart.shift->size == Approx(std::log(0.97)).margin(0.006));
+}
+
+TEST_CASE("an odd day of a build is named with its size") {
+    Workshop shop(10);
+    shop.daySd = 0.003;
+    for (int i = 0; i < 4; ++i)
+        shop.day("d" + std::to_string(i), "2026-05-0" + std::to_string(i + 1), "ABA");
+    for (int i = 0; i < 8; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
+    const std::vector<std::string> net{"d0", "d1", "d2", "d3"};
+    CHECK(compareAcross({"d0", "A"}, {"d0", "B"}, shop.named(net), shop.all()).odd.empty());
+    for (PullRecord& pull : const_cast<DayRecord*>(shop.named({"d2"}).front())->pulls)
+        if (pull.build == "B")
+            for (float& power : pull.power_w)
+                power *= 1.05F;
+    const AcrossAnswer answer = compareAcross({"d0", "A"}, {"d0", "B"}, shop.named(net), shop.all());
+    REQUIRE_FALSE(answer.odd.empty());
+    CHECK(std::any_of(answer.odd.begin(), answer.odd.end(), [](const auto& odd) {
+        return odd.first == BuildOfDay{"d2", "B"} && std::abs(odd.second - std::log(1.05)) < 0.02;
+    }));
+}
+
+TEST_CASE("a day's record holds what the day gave") {
+    TestDay day = test::smallDay("A3 B3 A3", 3.0);
+    for (Pull& pull : day.pulls)
+        pull.sha256 = std::string(64, pull.id.back());
+    DrawCache cache;
+    const DayAnalysis analysis = analyse(day, {}, cache);
+    const DayRecord record = recordOf(day, analysis);
+    CHECK(record.pulls.size() == 9);
+    CHECK(record.protectedFromDrift);
+    CHECK(record.levelSd == analysis.model->levelSd);
+    CHECK(record.freedom == analysis.model->degreesOfFreedom);
+    CHECK(record.builds.size() == 2);
+    CHECK(record.peakPower_w().value() > 60000.0);
+    CHECK_FALSE(record.summary.empty());
+    CHECK(record.shapeVariance.size() > 20);
+    const std::vector<const DayRecord*> one{&record};
+    const AcrossAnswer answer = compareAcross({record.id, "A"}, {record.id, "B"}, one, one);
+    CHECK(answer.estimate == Approx(0.03).margin(0.008));
+    CHECK(answer.kind == AcrossKind::Inside);
+    CHECK(inEnglish(acrossNotes(answer)).find("same day") != std::string::npos);
+}
+
+TEST_CASE("a day's id is its own, else its date and first pull's, whatever it is called") {
+    TestDay day = test::smallDay("A2 B2");
+    for (Pull& pull : day.pulls)
+        pull.sha256 = std::string(64, pull.id.back());
+    day.date = "2026-05-16";
+    const std::string id = dayId(day);
+    CHECK(id == "2026-05-16-" + std::string(10, day.pulls.front().id.back()));
+    day.name = "Another name";
+    std::reverse(day.pulls.begin(), day.pulls.end());
+    CHECK(dayId(day) == id);
+    day.id = "mine";
+    CHECK(dayId(day) == "mine");
+    day.id.clear();
+    day.pulls.clear();
+    CHECK(dayId(day).empty());
+}

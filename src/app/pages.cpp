@@ -5,6 +5,7 @@
 #include "app/check/check_actions.h"
 #include "app/compare/compare_actions.h"
 #include "app/credit/credit_actions.h"
+#include "app/logbook/logbook_page.h"
 #include "app/prepare/prepare_actions.h"
 #include "app/pull/pull_actions.h"
 #include "app/report/report_actions.h"
@@ -13,7 +14,8 @@
 namespace hillrun {
 
 std::vector<PageSpec> everyPage() {
-    return {prepareSpec(), pullSpec(), checkSpec(), compareSpec(), creditSpec(), reportSpec(), benchSpec()};
+    return {prepareSpec(), pullSpec(),   checkSpec(),   compareSpec(),
+            creditSpec(),  reportSpec(), logbookSpec(), benchSpec()};
 }
 
 } // namespace hillrun

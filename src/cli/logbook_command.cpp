@@ -68,17 +68,6 @@ void count(const std::string& id, const PutResult& result, Entered& out) {
     }
 }
 
-/// On a server the day itself is kept too, so that another bench can open it.
-void keepPackage(Logbook& logbook, const std::string& id, const fs::path& place) {
-    if (!logbook.onServer())
-        return;
-    const fs::path zip = fs::temp_directory_path() / ("hillrun-" + std::to_string(::getpid()) + ".zip");
-    saveDay(readDay(place), zip, place);
-    const std::string bytes = readFileText(zip);
-    fs::remove(zip);
-    logbook.keepPackage(id, QByteArray::fromStdString(bytes));
-}
-
 void enter(Logbook& logbook, const fs::path& place, bool replace, Entered& out) {
     const LogbookEntry entry = entryOf(place);
     std::optional<int> seen;
@@ -86,7 +75,7 @@ void enter(Logbook& logbook, const fs::path& place, bool replace, Entered& out) 
         seen = there->revision;
     const PutResult result = logbook.put(entry, seen);
     if (result.kind == PutKind::Added || result.kind == PutKind::Updated)
-        keepPackage(logbook, entry.record.id, place);
+        keepPackage(logbook, entry);
     count(entry.record.id, result, out);
 }
 
@@ -370,7 +359,8 @@ int runCompare(const LogbookOptions& o) {
     if (o.json)
         fmt::print("{}\n", dumpJson(acrossAnswer(answer, *articleNet(net))));
     else
-        fmt::print("{}\n  {}\n", said(acrossSummary(answer)), said(acrossNotes(answer)));
+        fmt::print("{}\n{}", said(acrossSummary(answer)),
+                   acrossNotes(answer).empty() ? std::string() : "  " + said(acrossNotes(answer)) + "\n");
     return 0;
 }
 

@@ -8,6 +8,7 @@
 #include "words/voice.h"
 
 #include <algorithm>
+#include <QTemporaryDir>
 
 namespace hillrun {
 namespace {
@@ -44,6 +45,15 @@ LogbookEntry entryOf(const fs::path& path) {
     out.host = thisBench();
     out.path = placeOf(path);
     return out;
+}
+
+void keepPackage(Logbook& logbook, const LogbookEntry& entry) {
+    if (!logbook.onServer())
+        return;
+    QTemporaryDir folder;
+    const fs::path zip = fs::path(folder.path().toStdString()) / "day.zip";
+    saveDay(readDay(entry.path), zip, fs::path(entry.path));
+    logbook.keepPackage(entry.record.id, QByteArray::fromStdString(readFileText(zip)));
 }
 
 std::vector<fs::path> daysBelow(const fs::path& folder) {

@@ -13,6 +13,9 @@ namespace hillrun {
 /// DataError; NothingToCompare for a day without pulls in use.
 LogbookEntry entryOf(const std::filesystem::path& path);
 
+/// Keeps the day itself where other benches read the logbook too, so that they can open it; elsewhere does nothing.
+void keepPackage(Logbook& logbook, const LogbookEntry& entry);
+
 /// The place of a day as the logbook notes it: absolute, without detours; of a day.json its folder.
 std::string placeOf(const std::filesystem::path& path);
 

@@ -458,6 +458,7 @@ bool DayFiles::saveAs() {
 }
 
 void DayFiles::tellSaved(const QString& words, const std::vector<Statement>& leftBehind) {
+    Q_EMIT saved();
     if (leftBehind.empty())
         return m_notice.mention(words);
     QStringList names;

@@ -53,6 +53,7 @@ Q_SIGNALS:
     void begun();    ///< a new day is there to be prepared
     void imported(); ///< pulls came in
     void stored();   ///< the day has a place on disk
+    void saved();    ///< it stands there as it is here
 
 private:
     void take(const std::filesystem::path& path, const OpenedDay& opened, bool takeOver);

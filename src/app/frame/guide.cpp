@@ -13,8 +13,8 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr const char* kOrder[] = {"start",  "prepare", "pull",   "check",   "compare", "credit",
-                                  "report", "bench",   "import", "numbers", "files"};
+constexpr const char* kOrder[] = {"start",  "prepare", "pull",  "check",  "compare", "credit",
+                                  "report", "logbook", "bench", "import", "numbers", "files"};
 
 /// Beside an installed program, else in the tree that was built.
 QString folderOf(Language language) {

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/document/day_document.h"
+#include "app/document/logbook_link.h"
 #include "app/document/pull_flow.h"
 #include "app/document/repeatability_log.h"
 #include "app/document/selection.h"
@@ -59,6 +60,7 @@ struct Workplace {
     TonePlayer& tones;
     PullFlow& flow;
     RepeatabilityLog& repeatability;
+    LogbookLink& logbook;
     PageHost& host;
 };
 

@@ -267,10 +267,6 @@
         <translation>Ordner oder Paket eines Tages zum Öffnen, oder Logger-Dateien zum Übernehmen; Pfade oder file://-Adressen.</translation>
     </message>
     <message>
-        <source>Page to show: prepare, pull, check, compare, report or bench.</source>
-        <translation>Seite, die gezeigt wird: prepare, pull, check, compare, report oder bench.</translation>
-    </message>
-    <message>
         <source>Pull to select.</source>
         <translation>Lauf, der gewählt wird.</translation>
     </message>
@@ -313,6 +309,10 @@
     <message>
         <source>With --picture: keep the window up.</source>
         <translation>Mit --picture: das Fenster offen lassen.</translation>
+    </message>
+    <message>
+        <source>Page to show: prepare, pull, check, compare, credit, report, logbook or bench.</source>
+        <translation>Seite, die gezeigt wird: prepare, pull, check, compare, credit, report, logbook oder bench.</translation>
     </message>
 </context>
 <context>
@@ -1383,6 +1383,42 @@
         <source>Factor over relative humidity</source>
         <translation>Faktor über relativer Feuchte</translation>
     </message>
+    <message>
+        <source>Reference build against the mean of its runs, %</source>
+        <translation>Referenzstand gegen das Mittel seiner Läufe, %</translation>
+    </message>
+    <message>
+        <source>moved since %1</source>
+        <translation>verschoben seit %1</translation>
+    </message>
+    <message>
+        <source>Sums of the control chart: above 4 look at the dyno, above 5 it has moved</source>
+        <translation>Summen der Regelkarte: über 4 nach dem Prüfstand sehen, über 5 hat er sich verschoben</translation>
+    </message>
+    <message>
+        <source>run</source>
+        <translation>Lauf</translation>
+    </message>
+    <message>
+        <source>up</source>
+        <translation>auf</translation>
+    </message>
+    <message>
+        <source>down</source>
+        <translation>ab</translation>
+    </message>
+    <message>
+        <source>No day of a cell is in the logbook yet. Days enter when they are saved.</source>
+        <translation>Noch ist kein Tag eines Prüfstands im Logbuch. Tage kommen hinein, wenn sie gesichert werden.</translation>
+    </message>
+    <message>
+        <source>No build has run on enough days yet to watch the dyno by it.</source>
+        <translation>Noch lief kein Stand an genug Tagen, um den Prüfstand daran zu beobachten.</translation>
+    </message>
+    <message>
+        <source>The dyno is steady: its reference build has not moved.</source>
+        <translation>Der Prüfstand ist ruhig: sein Referenzstand hat sich nicht verschoben.</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2224,6 +2260,21 @@
     </message>
 </context>
 <context>
+    <name>hillrun::BesidePanel</name>
+    <message>
+        <source>Choose two days (Ctrl+click) to put them beside each other; further ones join them.</source>
+        <translation>Zwei Tage wählen (Strg+Klick), um sie nebeneinanderzustellen; weitere verbinden sie.</translation>
+    </message>
+    <message>
+        <source>Build that is compared against</source>
+        <translation>Stand, gegen den verglichen wird</translation>
+    </message>
+    <message>
+        <source>Build that is looked at</source>
+        <translation>Stand, der angesehen wird</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::Board</name>
     <message>
         <source>empty board</source>
@@ -2443,6 +2494,13 @@
     <message>
         <source>%1 open</source>
         <translation>%1 offen</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::CellPanel</name>
+    <message>
+        <source>Cell</source>
+        <translation>Prüfstand</translation>
     </message>
 </context>
 <context>
@@ -3982,6 +4040,121 @@
     </message>
 </context>
 <context>
+    <name>hillrun::LogbookPage</name>
+    <message>
+        <source>Take back forgetting</source>
+        <translation>Vergessen zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Search all days</source>
+        <translation>Alle Tage durchsuchen</translation>
+    </message>
+    <message>
+        <source>Beginnings of words: article, part, setting, operator, date; or over 70 kW</source>
+        <translation>Wortanfänge: Prüfling, Teil, Einstellung, Bediener, Datum; oder mehr als 70 kW</translation>
+    </message>
+    <message>
+        <source>Search: a part, an article, a name, 2026-05, over 70 kW</source>
+        <translation>Suchen: ein Teil, ein Prüfling, ein Name, 2026-05, mehr als 70 kW</translation>
+    </message>
+    <message>
+        <source>Order of the days</source>
+        <translation>Reihenfolge der Tage</translation>
+    </message>
+    <message>
+        <source>newest first</source>
+        <translation>neueste zuerst</translation>
+    </message>
+    <message>
+        <source>oldest first</source>
+        <translation>älteste zuerst</translation>
+    </message>
+    <message>
+        <source>by name</source>
+        <translation>nach Name</translation>
+    </message>
+    <message>
+        <source>by article</source>
+        <translation>nach Prüfling</translation>
+    </message>
+    <message>
+        <source>most power first</source>
+        <translation>meiste Leistung zuerst</translation>
+    </message>
+    <message>
+        <source>Days</source>
+        <translation>Tage</translation>
+    </message>
+    <message>
+        <source>Enter opens the day, Delete forgets it: its folder stays</source>
+        <translation>Enter öffnet den Tag, Entf vergisst ihn: sein Ordner bleibt</translation>
+    </message>
+    <message>
+        <source>All days: %1</source>
+        <translation>Alle Tage: %1</translation>
+    </message>
+    <message>
+        <source>Found: %1</source>
+        <translation>Gefunden: %1</translation>
+    </message>
+    <message>
+        <source>No day fits. Fewer or shorter words find more.</source>
+        <translation>Kein Tag passt. Weniger oder kürzere Wörter finden mehr.</translation>
+    </message>
+    <message>
+        <source>The logbook is empty. Days enter it when they are saved.</source>
+        <translation>Das Logbuch ist leer. Tage kommen hinein, wenn sie gesichert werden.</translation>
+    </message>
+    <message>
+        <source>The day is not where it was</source>
+        <translation>Der Tag ist nicht, wo er war</translation>
+    </message>
+    <message>
+        <source>%1 on %2 is not there. If it was moved, open it from its new place and save it.</source>
+        <translation>%1 auf %2 ist nicht da. Wurde der Tag verschoben, von seinem neuen Ort öffnen und sichern.</translation>
+    </message>
+    <message>
+        <source>All days, and two beside each other</source>
+        <translation>Alle Tage, und zwei nebeneinander</translation>
+    </message>
+    <message>
+        <source>Cell</source>
+        <translation>Prüfstand</translation>
+    </message>
+    <message>
+        <source>What the cell has learned from its days</source>
+        <translation>Was der Prüfstand aus seinen Tagen gelernt hat</translation>
+    </message>
+    <message>
+        <source>Search the days</source>
+        <translation>Die Tage durchsuchen</translation>
+    </message>
+    <message>
+        <source>Type what stands in a day</source>
+        <translation>Tippen, was in einem Tag steht</translation>
+    </message>
+    <message>
+        <source>Forget the day</source>
+        <translation>Den Tag vergessen</translation>
+    </message>
+    <message>
+        <source>Takes the chosen days out of the logbook; their folders stay</source>
+        <translation>Nimmt die gewählten Tage aus dem Logbuch; ihre Ordner bleiben</translation>
+    </message>
+    <message>
+        <source>Logbook</source>
+        <translation>Logbuch</translation>
+    </message>
+    <message>
+        <source>All days, and what the cell has learned</source>
+        <translation>Alle Tage, und was der Prüfstand gelernt hat</translation>
+    </message>
+    <message>
+        <source>Clear the search</source>
+        <translation>Suche leeren</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::MainWindow</name>
     <message>
         <source>Untitled day</source>
@@ -4250,6 +4423,18 @@
     <message>
         <source>The speeds that count: a range, one speed held, a gear, or weights</source>
         <translation>Die Drehzahlen, die zählen: ein Bereich, eine gehaltene Drehzahl, ein Gang oder Gewichte</translation>
+    </message>
+    <message>
+        <source>The logbook has this day from elsewhere, with other contents: %1. It stays as it is there.</source>
+        <translation>Das Logbuch hat diesen Tag von anderswo, mit anderem Inhalt: %1. Dort bleibt er, wie er ist.</translation>
+    </message>
+    <message>
+        <source>Understood</source>
+        <translation>Verstanden</translation>
+    </message>
+    <message>
+        <source>The day enters the logbook later: %1</source>
+        <translation>Der Tag kommt später ins Logbuch: %1</translation>
     </message>
 </context>
 <context>

@@ -267,10 +267,6 @@
         <translation>Dossier ou paquet de journée à ouvrir, ou fichiers d&apos;enregistreur à importer ; chemins ou adresses file://.</translation>
     </message>
     <message>
-        <source>Page to show: prepare, pull, check, compare, report or bench.</source>
-        <translation>Page à montrer : prepare, pull, check, compare, report ou bench.</translation>
-    </message>
-    <message>
         <source>Pull to select.</source>
         <translation>Passage à choisir.</translation>
     </message>
@@ -313,6 +309,10 @@
     <message>
         <source>With --picture: keep the window up.</source>
         <translation>Avec --picture : garder la fenêtre.</translation>
+    </message>
+    <message>
+        <source>Page to show: prepare, pull, check, compare, credit, report, logbook or bench.</source>
+        <translation>Page à montrer : prepare, pull, check, compare, credit, report, logbook ou bench.</translation>
     </message>
 </context>
 <context>
@@ -1383,6 +1383,42 @@
         <source>Factor over relative humidity</source>
         <translation>Facteur selon l&apos;humidité relative</translation>
     </message>
+    <message>
+        <source>Reference build against the mean of its runs, %</source>
+        <translation>Montage de référence par rapport à la moyenne de ses passages, %</translation>
+    </message>
+    <message>
+        <source>moved since %1</source>
+        <translation>a bougé depuis le %1</translation>
+    </message>
+    <message>
+        <source>Sums of the control chart: above 4 look at the dyno, above 5 it has moved</source>
+        <translation>Sommes de la carte de contrôle : au-dessus de 4 regardez le banc, au-dessus de 5 il a bougé</translation>
+    </message>
+    <message>
+        <source>run</source>
+        <translation>passage</translation>
+    </message>
+    <message>
+        <source>up</source>
+        <translation>hausse</translation>
+    </message>
+    <message>
+        <source>down</source>
+        <translation>baisse</translation>
+    </message>
+    <message>
+        <source>No day of a cell is in the logbook yet. Days enter when they are saved.</source>
+        <translation>Aucune journée d’un banc n’est encore au carnet. Les journées y entrent quand on les enregistre.</translation>
+    </message>
+    <message>
+        <source>No build has run on enough days yet to watch the dyno by it.</source>
+        <translation>Aucun montage n’est encore passé assez de jours pour surveiller le banc.</translation>
+    </message>
+    <message>
+        <source>The dyno is steady: its reference build has not moved.</source>
+        <translation>Le banc est stable : son montage de référence n’a pas bougé.</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2224,6 +2260,21 @@
     </message>
 </context>
 <context>
+    <name>hillrun::BesidePanel</name>
+    <message>
+        <source>Choose two days (Ctrl+click) to put them beside each other; further ones join them.</source>
+        <translation>Choisissez deux journées (Ctrl+clic) pour les mettre côte à côte ; d’autres les relient.</translation>
+    </message>
+    <message>
+        <source>Build that is compared against</source>
+        <translation>Montage auquel on compare</translation>
+    </message>
+    <message>
+        <source>Build that is looked at</source>
+        <translation>Montage que l’on regarde</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::Board</name>
     <message>
         <source>empty board</source>
@@ -2443,6 +2494,13 @@
     <message>
         <source>%1 open</source>
         <translation>%1 ouvertes</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::CellPanel</name>
+    <message>
+        <source>Cell</source>
+        <translation>Banc</translation>
     </message>
 </context>
 <context>
@@ -3982,6 +4040,121 @@
     </message>
 </context>
 <context>
+    <name>hillrun::LogbookPage</name>
+    <message>
+        <source>Take back forgetting</source>
+        <translation>Annuler l’oubli</translation>
+    </message>
+    <message>
+        <source>Search all days</source>
+        <translation>Chercher dans toutes les journées</translation>
+    </message>
+    <message>
+        <source>Beginnings of words: article, part, setting, operator, date; or over 70 kW</source>
+        <translation>Débuts de mots : objet d’essai, pièce, réglage, opérateur, date ; ou plus de 70 kW</translation>
+    </message>
+    <message>
+        <source>Search: a part, an article, a name, 2026-05, over 70 kW</source>
+        <translation>Chercher : une pièce, un objet d’essai, un nom, 2026-05, plus de 70 kW</translation>
+    </message>
+    <message>
+        <source>Order of the days</source>
+        <translation>Ordre des journées</translation>
+    </message>
+    <message>
+        <source>newest first</source>
+        <translation>les plus récentes d’abord</translation>
+    </message>
+    <message>
+        <source>oldest first</source>
+        <translation>les plus anciennes d’abord</translation>
+    </message>
+    <message>
+        <source>by name</source>
+        <translation>par nom</translation>
+    </message>
+    <message>
+        <source>by article</source>
+        <translation>par objet d’essai</translation>
+    </message>
+    <message>
+        <source>most power first</source>
+        <translation>la plus forte puissance d’abord</translation>
+    </message>
+    <message>
+        <source>Days</source>
+        <translation>Journées</translation>
+    </message>
+    <message>
+        <source>Enter opens the day, Delete forgets it: its folder stays</source>
+        <translation>Entrée ouvre la journée, Suppr l’oublie : son dossier reste</translation>
+    </message>
+    <message>
+        <source>All days: %1</source>
+        <translation>Toutes les journées : %1</translation>
+    </message>
+    <message>
+        <source>Found: %1</source>
+        <translation>Trouvées : %1</translation>
+    </message>
+    <message>
+        <source>No day fits. Fewer or shorter words find more.</source>
+        <translation>Aucune journée ne correspond. Moins de mots, ou plus courts, en trouvent davantage.</translation>
+    </message>
+    <message>
+        <source>The logbook is empty. Days enter it when they are saved.</source>
+        <translation>Le carnet est vide. Les journées y entrent quand on les enregistre.</translation>
+    </message>
+    <message>
+        <source>The day is not where it was</source>
+        <translation>La journée n’est plus où elle était</translation>
+    </message>
+    <message>
+        <source>%1 on %2 is not there. If it was moved, open it from its new place and save it.</source>
+        <translation>%1 sur %2 n’est pas là. Si elle a été déplacée, ouvrez-la depuis son nouvel endroit et enregistrez-la.</translation>
+    </message>
+    <message>
+        <source>All days, and two beside each other</source>
+        <translation>Toutes les journées, et deux côte à côte</translation>
+    </message>
+    <message>
+        <source>Cell</source>
+        <translation>Banc</translation>
+    </message>
+    <message>
+        <source>What the cell has learned from its days</source>
+        <translation>Ce que le banc a appris de ses journées</translation>
+    </message>
+    <message>
+        <source>Search the days</source>
+        <translation>Chercher dans les journées</translation>
+    </message>
+    <message>
+        <source>Type what stands in a day</source>
+        <translation>Tapez ce qui figure dans une journée</translation>
+    </message>
+    <message>
+        <source>Forget the day</source>
+        <translation>Oublier la journée</translation>
+    </message>
+    <message>
+        <source>Takes the chosen days out of the logbook; their folders stay</source>
+        <translation>Retire les journées choisies du carnet ; leurs dossiers restent</translation>
+    </message>
+    <message>
+        <source>Logbook</source>
+        <translation>Carnet</translation>
+    </message>
+    <message>
+        <source>All days, and what the cell has learned</source>
+        <translation>Toutes les journées, et ce que le banc a appris</translation>
+    </message>
+    <message>
+        <source>Clear the search</source>
+        <translation>Vider la recherche</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::MainWindow</name>
     <message>
         <source>Untitled day</source>
@@ -4250,6 +4423,18 @@
     <message>
         <source>The speeds that count: a range, one speed held, a gear, or weights</source>
         <translation>Les régimes qui comptent : une plage, un régime tenu, un rapport ou des poids</translation>
+    </message>
+    <message>
+        <source>The logbook has this day from elsewhere, with other contents: %1. It stays as it is there.</source>
+        <translation>Le carnet a cette journée venue d’ailleurs, avec un autre contenu : %1. Elle y reste telle quelle.</translation>
+    </message>
+    <message>
+        <source>Understood</source>
+        <translation>Compris</translation>
+    </message>
+    <message>
+        <source>The day enters the logbook later: %1</source>
+        <translation>La journée entrera au carnet plus tard : %1</translation>
     </message>
 </context>
 <context>

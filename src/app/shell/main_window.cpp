@@ -76,8 +76,8 @@ MainWindow::~MainWindow() {
 }
 
 Workplace MainWindow::workplace() {
-    return {m_document, m_selection, m_look,  *m_actions, m_dialogs,       m_settings,
-            *m_files,   m_cell,      m_tones, m_flow,     m_repeatability, *this};
+    return {m_document, m_selection, m_look, *m_actions,      m_dialogs, m_settings, *m_files,
+            m_cell,     m_tones,     m_flow, m_repeatability, m_logbook, *this};
 }
 
 void MainWindow::makeParts() {
@@ -210,6 +210,14 @@ void MainWindow::connectParts() {
     connect(m_files, &DayFiles::begun, this, [this] { showPage("prepare"); });
     connect(m_files, &DayFiles::imported, this, [this] { showPage("check"); });
     connect(m_files, &DayFiles::stored, this, &MainWindow::refreshActions);
+    connect(m_files, &DayFiles::saved, this, [this] { m_logbook.enter(m_document.path()); });
+    connect(&m_logbook, &LogbookLink::conflict, m_notice, [this](const QString& there) {
+        m_notice->say(
+            tr("The logbook has this day from elsewhere, with other contents: %1. It stays as it is there.").arg(there),
+            {{tr("Understood"), nullptr}});
+    });
+    connect(&m_logbook, &LogbookLink::waiting, m_notice,
+            [this](const QString& why) { m_notice->mention(tr("The day enters the logbook later: %1").arg(why)); });
 }
 
 void MainWindow::applyLook() {

@@ -86,6 +86,7 @@ private:
     QString m_language; ///< as it is kept: desktop or a code
     QString m_theme;    ///< as it is kept: desktop, light or dark
     RepeatabilityLog m_repeatability;
+    LogbookLink m_logbook;
     DayDocument m_document;
     Selection m_selection;
     PullFlow m_flow;

@@ -5,6 +5,7 @@
 #include "app/look/scale.h"
 
 #include <QVBoxLayout>
+#include <utility>
 
 using namespace Qt::StringLiterals;
 
@@ -17,7 +18,8 @@ StepRail::StepRail(Look& look, const std::vector<PageSpec>& pages, const ActionR
     setFixedWidth(px(92));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, px(8), 1, px(8));
-    column->setSpacing(px(4));
+    column->setSpacing(px(2));
+    bool apart = false;
     for (const PageSpec& page : pages) {
         const QString step = QString::fromStdString(std::string(page.id));
         const QAction* action = actions.get("page." + std::string(page.id));
@@ -32,7 +34,7 @@ StepRail::StepRail(Look& look, const std::vector<PageSpec>& pages, const ActionR
         button->setIconSize({px(26), px(26)});
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         connect(button, &QToolButton::clicked, action, &QAction::trigger);
-        if (page.besideTheDay)
+        if (page.besideTheDay && !std::exchange(apart, true))
             column->addStretch(1);
         column->addWidget(button);
         m_steps.emplace_back(button, step);
@@ -61,6 +63,7 @@ void StepRail::resizeEvent(QResizeEvent* event) {
     if (needed() > event->size().height())
         for (const auto& [button, name] : m_steps)
             button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    layout()->activate(); // it was laid out for the style before
     QWidget::resizeEvent(event);
 }
 

@@ -14,6 +14,8 @@ namespace {
 using Eigen::Index;
 using Eigen::VectorXd;
 
+/// Mean squares are about one, unless the variance lies at its floor and what is left is rounding.
+constexpr double kLeastMeanSquare = 1e-3;
 /// How far apart two points must lie for their noise to be independent, in units of the correlation's length.
 constexpr double kIndependentLengths = 1.77;
 
@@ -50,10 +52,13 @@ std::vector<Squares> squaresOfBuilds(const DayModel& model, const Eigen::MatrixX
     return out;
 }
 
+/// Rounding of the powers must not change the draws, which hang on this.
+double inSteps(double ratio) { return std::max(1.0, std::round(1000.0 * ratio)) / 1000.0; }
+
 /// The smaller tail of a ratio of two mean squares, twice.
 double bothTails(double ratio, double freedom, double freedomOfRest) {
     const boost::math::fisher_f f(freedom, freedomOfRest);
-    const double below = boost::math::cdf(f, ratio);
+    const double below = boost::math::cdf(f, std::max(ratio, 0.0));
     return 2.0 * std::min(below, 1.0 - below);
 }
 
@@ -85,9 +90,10 @@ NoiseOfBuilds noiseOfBuilds(const DayModel& model, const Eigen::MatrixXd& shapeR
         if (build.freedom > 1e-6) {
             noise.degreesOfFreedom = build.freedom * independent;
             noise.ratio = (noise.degreesOfFreedom * build.mean() + 1.0) / (noise.degreesOfFreedom + 1.0);
-            if (rest.freedom > 1e-6 && rest.sum > 0.0)
-                noise.p = std::min(1.0, told * bothTails(build.mean() / rest.mean(), noise.degreesOfFreedom,
-                                                         rest.freedom * independent));
+            if (rest.freedom > 1e-6 && all.mean() > kLeastMeanSquare)
+                noise.p = std::min(
+                    1.0, told * bothTails(build.mean() / std::max(rest.mean(), kLeastMeanSquare * kLeastMeanSquare),
+                                          noise.degreesOfFreedom, rest.freedom * independent));
         }
         out.smallestP = std::min(out.smallestP, noise.p);
         out.builds.push_back(noise);
@@ -96,7 +102,8 @@ NoiseOfBuilds noiseOfBuilds(const DayModel& model, const Eigen::MatrixXd& shapeR
     if (out.unequal) {
         out.ofPulls.resize(static_cast<Index>(model.input.pulls.size()));
         for (size_t i = 0; i < model.input.pulls.size(); ++i)
-            out.ofPulls(static_cast<Index>(i)) = out.builds[static_cast<size_t>(model.input.pulls[i].build)].ratio;
+            out.ofPulls(static_cast<Index>(i)) =
+                inSteps(out.builds[static_cast<size_t>(model.input.pulls[i].build)].ratio);
     }
     return out;
 }

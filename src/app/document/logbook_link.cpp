@@ -1,0 +1,105 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/document/logbook_link.h"
+
+#include "app/look/words.h"
+#include "core/errors/data_error.h"
+#include "logbook/log_days.h"
+#include "logbook/outbox.h"
+
+using namespace std::chrono_literals;
+
+namespace hillrun {
+namespace {
+
+constexpr auto kSoon = 2s; ///< a day is saved often while it is being run
+
+LogbookAddress addressFrom(const std::string& text) { return text.empty() ? defaultLogbook() : logbookAddress(text); }
+
+} // namespace
+
+LogbookLink::LogbookLink(std::string address) : m_address(std::move(address)) {
+    m_worker.moveToThread(&m_thread);
+    m_thread.setObjectName(QStringLiteral("logbook"));
+    m_soon.setSingleShot(true);
+    m_soon.setInterval(kSoon);
+    connect(&m_soon, &QTimer::timeout, this, &LogbookLink::enterPending);
+}
+
+LogbookLink::~LogbookLink() {
+    enterPending();
+    if (!m_thread.isRunning())
+        return;
+    QMetaObject::invokeMethod(&m_worker, [this] { // after all that was asked for
+        m_logbook.reset();
+        m_worker.moveToThread(thread());
+        m_thread.quit();
+    });
+    m_thread.wait();
+}
+
+Logbook& LogbookLink::opened() {
+    if (!m_logbook) {
+        m_logbook = std::make_unique<Logbook>(addressFrom(m_address));
+        if (Outbox(outboxFolder()).send(*m_logbook).taken > 0)
+            Q_EMIT changed();
+    }
+    return *m_logbook;
+}
+
+void LogbookLink::post(Work work) {
+    if (!m_thread.isRunning())
+        m_thread.start(QThread::LowPriority);
+    QMetaObject::invokeMethod(&m_worker, [this, work = std::move(work)] {
+        try {
+            work(opened());
+        } catch (const std::exception& error) {
+            m_logbook.reset(); // the next question tries anew
+            Q_EMIT failed(errorText(error));
+        }
+    });
+}
+
+void LogbookLink::enter(const std::filesystem::path& path) {
+    m_pending.insert(path.string());
+    m_soon.start();
+}
+
+void LogbookLink::enterPending() {
+    m_soon.stop();
+    for (const std::string& path : std::exchange(m_pending, {})) {
+        if (!m_thread.isRunning())
+            m_thread.start(QThread::LowPriority);
+        QMetaObject::invokeMethod(&m_worker, [this, path] { enterNow(path); });
+    }
+}
+
+void LogbookLink::enterNow(const std::string& path) {
+    try {
+        const LogbookEntry entry = entryOf(path);
+        try {
+            Logbook& logbook = opened();
+            const PutResult result = logbook.put(entry);
+            if (result.kind == PutKind::Conflict && result.other)
+                Q_EMIT conflict(qs(result.other->host + ": " + result.other->path));
+            if (result.kind != PutKind::Added && result.kind != PutKind::Updated)
+                return;
+            keepPackage(logbook, entry);
+            Q_EMIT changed();
+        } catch (const DataError& error) {
+            m_logbook.reset();
+            const LogbookAddress address = addressFrom(m_address);
+            if (error.problem() != Problem::LogbookUnreachable || !address.onServer)
+                throw;
+            Outbox(outboxFolder()).keep(address, entry);
+            Q_EMIT waiting(errorText(error));
+        }
+    } catch (const DataError& error) {
+        if (error.problem() != Problem::NothingToCompare) // a day without pulls waits for its first
+            Q_EMIT failed(errorText(error));
+    } catch (const std::exception& error) {
+        Q_EMIT failed(errorText(error));
+    }
+}
+
+} // namespace hillrun

@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "logbook/logbook.h"
+
+#include <functional>
+#include <memory>
+#include <QObject>
+#include <QPointer>
+#include <QThread>
+#include <QTimer>
+#include <set>
+
+namespace hillrun {
+
+/// The logbook as the window uses it: on a thread of its own, opened when it is first asked for. Whatever was asked for
+/// is done in that order, also when the window closes.
+class LogbookLink : public QObject {
+    Q_OBJECT
+public:
+    /// An address as people write it; empty: the usual one.
+    explicit LogbookLink(std::string address = {});
+    ~LogbookLink() override;
+
+    /// Does `work(logbook)` on the logbook's thread and gives what it returns to `done`, here, unless `asker` is gone.
+    template <class Work, class Done> void ask(QObject* asker, Work work, Done done) {
+        post([this, work, done, guard = QPointer<QObject>(asker)](Logbook& logbook) {
+            auto answer = std::make_shared<decltype(work(logbook))>(work(logbook));
+            QMetaObject::invokeMethod(this, [guard, done, answer] {
+                if (guard)
+                    done(std::move(*answer));
+            });
+        });
+    }
+    /// A saved day enters the logbook, soon: a day that is saved again meanwhile enters once.
+    void enter(const std::filesystem::path& path);
+
+Q_SIGNALS:
+    void changed();                      ///< days entered, or were forgotten
+    void conflict(const QString& words); ///< a day is there from elsewhere and stayed as it is
+    void failed(const QString& words);   ///< what was asked for could not be done
+    void waiting(const QString& words);  ///< the server is away; the day follows later
+
+private:
+    using Work = std::function<void(Logbook&)>;
+    void post(Work work);
+    void enterPending();
+    void enterNow(const std::string& path);
+    Logbook& opened(); ///< on the logbook's thread
+
+    std::string m_address;
+    QThread m_thread;
+    QObject m_worker;                   ///< lives there
+    std::unique_ptr<Logbook> m_logbook; ///< there
+    std::set<std::string> m_pending;
+    QTimer m_soon;
+};
+
+} // namespace hillrun

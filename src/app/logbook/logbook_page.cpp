@@ -1,0 +1,290 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/logbook/logbook_page.h"
+
+#include "app/files/day_files.h"
+#include "app/logbook/day_row.h"
+#include "app/look/plain_text.h"
+#include "app/look/scale.h"
+#include "app/look/words.h"
+#include "core/errors/shown_text.h"
+
+#include <QLineEdit>
+#include <QPushButton>
+#include <QToolButton>
+
+using namespace Qt::StringLiterals;
+using namespace std::chrono_literals;
+
+namespace hillrun {
+namespace {
+
+constexpr auto kPause = 60ms; ///< while somebody types, between two keys
+constexpr DaySort kSorts[] = {DaySort::Newest, DaySort::Oldest, DaySort::Name, DaySort::Article, DaySort::Power};
+
+/// All that is known of these days, so that forgetting can be taken back.
+std::vector<LogbookEntry> entriesOf(Logbook& logbook, const std::vector<FoundDay>& days) {
+    std::vector<LogbookEntry> out;
+    for (const FoundDay& day : days)
+        if (auto record = logbook.record(day.id))
+            out.push_back({std::move(*record), day.summary, day.host, day.path, day.stamp});
+    return out;
+}
+
+} // namespace
+
+LogbookPage::LogbookPage(const Workplace& at, QWidget* parent)
+    : PageView(parent), m_look(at.look), m_selection(at.selection), m_actions(at.actions), m_files(at.files),
+      m_dialogs(at.dialogs), m_link(at.logbook), m_found(at.logbook) {
+    setObjectName(u"logbookPage"_s);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(px(16), px(8), px(16), px(12));
+    column->setSpacing(px(6));
+    m_head = new AnswerHead(u"logbookAnswer"_s, u"logbookCaution"_s, this);
+    column->addWidget(m_head);
+    auto* tools = new QHBoxLayout;
+    for (const char* id : {"logbook.days", "logbook.cell"}) {
+        m_actions.get(id)->setCheckable(true);
+        auto* button = new QToolButton(this);
+        button->setDefaultAction(m_actions.get(id));
+        button->setObjectName(QLatin1StringView(id) + u"_button"_s);
+        button->setProperty("flat", true);
+        button->setProperty("switch", true);
+        button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+        tools->addWidget(button);
+    }
+    tools->addStretch(1);
+    m_undo = new QPushButton(tr("Take back forgetting"), this);
+    m_undo->setObjectName(u"logbookUndo"_s);
+    m_undo->hide();
+    connect(m_undo, &QPushButton::clicked, this, [this] { restore(std::exchange(m_forgotten, {})); });
+    tools->addWidget(m_undo);
+    column->addLayout(tools);
+    m_parts = new QStackedWidget(this);
+    m_parts->addWidget(makeDays());
+    m_cell = new CellPanel(m_link, m_look, m_parts);
+    m_parts->addWidget(m_cell);
+    column->addWidget(m_parts, 1);
+    connect(m_cell, &CellPanel::answered, this, [this](const QString& words, bool moved) {
+        if (m_parts->currentIndex() != 1)
+            return;
+        m_head->answer->setText(words);
+        m_head->caution->clear();
+        m_head->setMark(moved ? m_look.theme().warning : m_look.theme().unresolved);
+    });
+    connect(&m_link, &LogbookLink::changed, this, [this] {
+        if (isVisible())
+            showPart(m_parts->currentIndex());
+    });
+    connect(&m_link, &LogbookLink::failed, this, [this](const QString& words) { m_head->caution->setText(words); });
+    connect(&m_selection, &Selection::viewChanged, m_list->viewport(), qOverload<>(&QWidget::update));
+    connect(&m_look, &Look::changed, m_list->viewport(), qOverload<>(&QWidget::update));
+    showPart(0);
+}
+
+QWidget* LogbookPage::makeDays() {
+    auto* days = new QWidget(m_parts);
+    auto* column = new QVBoxLayout(days);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(px(8));
+    auto* line = new QHBoxLayout;
+    line->setSpacing(px(8));
+    m_typed = new QLineEdit(days);
+    m_typed->setObjectName(u"logbookSearch"_s);
+    m_typed->setAccessibleName(tr("Search all days"));
+    m_typed->setToolTip(tr("Beginnings of words: article, part, setting, operator, date; or over 70 kW"));
+    m_typed->setPlaceholderText(tr("Search: a part, an article, a name, 2026-05, over 70 kW"));
+    m_typed->setClearButtonEnabled(true);
+    if (auto* clear = m_typed->findChild<QToolButton*>()) {
+        clear->setObjectName(u"logbookClear"_s);
+        clear->setAccessibleName(tr("Clear the search"));
+        clear->setToolTip(tr("Clear the search"));
+    }
+    line->addWidget(m_typed, 1);
+    m_sort = new QComboBox(days);
+    m_sort->setObjectName(u"logbookSort"_s);
+    m_sort->setAccessibleName(tr("Order of the days"));
+    m_sort->setToolTip(tr("Order of the days"));
+    m_sort->addItems({tr("newest first"), tr("oldest first"), tr("by name"), tr("by article"), tr("most power first")});
+    line->addWidget(m_sort);
+    column->addLayout(line);
+    m_list = new QListView(days);
+    m_list->setObjectName(u"logbookList"_s);
+    m_list->setAccessibleName(tr("Days"));
+    m_list->setModel(&m_found);
+    m_list->setItemDelegate(new DayRow(m_look, m_selection, m_list));
+    m_list->setSelectionMode(QAbstractItemView::ExtendedSelection);
+    m_list->setUniformItemSizes(true);
+    m_list->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+    column->addWidget(m_list, 1);
+    m_beside = new BesidePanel(m_link, days);
+    column->addWidget(m_beside);
+    m_typing.setSingleShot(true);
+    m_typing.setInterval(kPause);
+    connect(&m_typing, &QTimer::timeout, this, &LogbookPage::search);
+    connect(m_typed, &QLineEdit::textChanged, &m_typing, qOverload<>(&QTimer::start));
+    connect(m_sort, &QComboBox::currentIndexChanged, this, &LogbookPage::search);
+    connect(m_list, &QListView::activated, this, &LogbookPage::openDay);
+    connect(&m_found, &FoundDays::found, this, [this] {
+        m_beside->setDays({});
+        if (m_found.rowCount() > 0)
+            m_list->setCurrentIndex(m_found.index(0));
+        describe();
+    });
+    connect(m_list->selectionModel(), &QItemSelectionModel::selectionChanged, this,
+            [this] { m_beside->setDays(chosen()); });
+    connect(m_beside, &BesidePanel::answered, this, &LogbookPage::takeAnswer);
+    return days;
+}
+
+void LogbookPage::showEvent(QShowEvent* event) {
+    PageView::showEvent(event);
+    showPart(m_parts->currentIndex());
+}
+
+void LogbookPage::showPart(int part) {
+    m_parts->setCurrentIndex(part);
+    m_actions.get("logbook.days")->setChecked(part == 0);
+    m_actions.get("logbook.cell")->setChecked(part == 1);
+    if (!isVisible())
+        return;
+    if (part == 0)
+        search();
+    else
+        m_cell->refresh();
+}
+
+void LogbookPage::focusSearch() {
+    showPart(0);
+    m_typed->setFocus();
+    m_typed->selectAll();
+}
+
+void LogbookPage::search() {
+    DayQuery query = queryFrom(m_typed->text());
+    query.sort = kSorts[std::max(0, m_sort->currentIndex())];
+    m_found.search(query);
+}
+
+void LogbookPage::describe() {
+    if (m_besideShown || m_parts->currentIndex() != 0)
+        return;
+    m_head->setMark(m_look.theme().unresolved);
+    m_head->caution->setText(m_found.total() > 0 ? tr("Enter opens the day, Delete forgets it: its folder stays")
+                                                 : QString());
+    if (m_found.total() > 0)
+        m_head->answer->setText(m_typed->text().isEmpty() ? tr("All days: %1").arg(m_found.total())
+                                                          : tr("Found: %1").arg(m_found.total()));
+    else if (!m_typed->text().trimmed().isEmpty())
+        m_head->answer->setText(tr("No day fits. Fewer or shorter words find more."));
+    else
+        m_head->answer->setText(tr("The logbook is empty. Days enter it when they are saved."));
+}
+
+void LogbookPage::takeAnswer(const QString& words, const QString& notes, bool proven) {
+    m_besideShown = !words.isEmpty();
+    if (!m_besideShown)
+        return describe();
+    if (m_parts->currentIndex() != 0)
+        return;
+    m_head->answer->setText(words);
+    m_head->caution->setText(notes);
+    m_head->setMark(proven ? m_look.theme().mark : m_look.theme().unresolved);
+}
+
+std::vector<FoundDay> LogbookPage::chosen() const {
+    std::vector<FoundDay> out;
+    QModelIndexList rows = m_list->selectionModel()->selectedIndexes();
+    std::sort(rows.begin(), rows.end());
+    for (const QModelIndex& row : rows)
+        if (const FoundDay* day = m_found.at(row))
+            out.push_back(*day);
+    return out;
+}
+
+void LogbookPage::openDay() {
+    const FoundDay* day = m_found.at(m_list->currentIndex());
+    if (!day)
+        return;
+    std::error_code error;
+    if (!std::filesystem::exists(day->path, error)) {
+        m_dialogs.showError(m_actions.window(), tr("The day is not where it was"),
+                            tr("%1 on %2 is not there. If it was moved, open it from its new place and save it.")
+                                .arg(qs(shownText(day->path)), qs(shownText(day->host))));
+        return;
+    }
+    m_files.open(day->path);
+}
+
+void LogbookPage::forgetDays() {
+    const std::vector<FoundDay> days = chosen();
+    if (days.empty())
+        return;
+    m_link.ask(
+        this,
+        [days](Logbook& logbook) {
+            std::vector<LogbookEntry> entries = entriesOf(logbook, days);
+            for (const FoundDay& day : days)
+                logbook.forget(day.id);
+            return entries;
+        },
+        [this](std::vector<LogbookEntry> entries) {
+            m_forgotten = std::move(entries);
+            m_undo->setVisible(!m_forgotten.empty());
+            search();
+        });
+}
+
+void LogbookPage::restore(const std::vector<LogbookEntry>& entries) {
+    m_undo->hide();
+    m_link.ask(
+        this,
+        [entries](Logbook& logbook) {
+            for (const LogbookEntry& entry : entries)
+                logbook.put(entry);
+            return true;
+        },
+        [this](bool) { search(); });
+}
+
+PageSpec logbookSpec() {
+    const auto declare = [](const Workplace& at) {
+        const auto page = [at]() -> LogbookPage& { return pageOf<LogbookPage>(at.host, "logbook"); };
+        const auto add = [&](ActionSpec spec, auto run) {
+            if (spec.scope.page.empty())
+                spec.scope.page = "logbook";
+            at.actions.add(spec, &at.actions, [page, run] { (page().*run)(); });
+        };
+        add({.id = "logbook.days",
+             .text = LogbookPage::tr("Days"),
+             .keys = {u"1"_s},
+             .tip = LogbookPage::tr("All days, and two beside each other")},
+            &LogbookPage::showDays);
+        add({.id = "logbook.cell",
+             .text = LogbookPage::tr("Cell"),
+             .keys = {u"2"_s},
+             .tip = LogbookPage::tr("What the cell has learned from its days")},
+            &LogbookPage::showCell);
+        add({.id = "logbook.search",
+             .text = LogbookPage::tr("Search the days"),
+             .keys = {u"/"_s},
+             .tip = LogbookPage::tr("Type what stands in a day")},
+            &LogbookPage::focusSearch);
+        add({.id = "logbook.forget",
+             .text = LogbookPage::tr("Forget the day"),
+             .keys = {u"Delete"_s},
+             .tip = LogbookPage::tr("Takes the chosen days out of the logbook; their folders stay"),
+             .scope = {"logbook", "logbookList"}},
+            &LogbookPage::forgetDays);
+    };
+    const auto make = [](const Workplace& at, QWidget* parent) -> PageView* { return new LogbookPage(at, parent); };
+    return {.id = "logbook",
+            .title = LogbookPage::tr("Logbook"),
+            .tip = LogbookPage::tr("All days, and what the cell has learned"),
+            .keys = {u"Ctrl+8"_s, u"Alt+L"_s},
+            .besideTheDay = true,
+            .make = make,
+            .declare = declare};
+}
+
+} // namespace hillrun

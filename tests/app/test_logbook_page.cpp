@@ -1,0 +1,226 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/logbook/logbook_page.h"
+#include "app_support.h"
+#include "core/units/log_percent.h"
+#include "logbook/log_days.h"
+
+#include <QPushButton>
+
+using namespace hillrun;
+using namespace Qt::StringLiterals;
+using hillrun::test::OpenWindow;
+namespace fs = std::filesystem;
+
+namespace {
+
+/// A logbook of its own for one test.
+class OwnLogbook {
+public:
+    OwnLogbook() { qputenv("HILLRUN_LOGBOOK", QByteArray::fromStdString(file().string())); }
+    ~OwnLogbook() { qunsetenv("HILLRUN_LOGBOOK"); }
+    OwnLogbook(const OwnLogbook&) = delete;
+    OwnLogbook& operator=(const OwnLogbook&) = delete;
+    [[nodiscard]] fs::path file() const { return m_folder.path() / "book.sqlite"; }
+    void add(const fs::path& day, const std::string& date = {}) const {
+        LogbookEntry entry = entryOf(day);
+        if (!date.empty()) {
+            entry.record.date = date;
+            entry.record.id = date + entry.record.id;
+            entry.path += date;
+        }
+        Logbook(logbookAddress(file().string())).put(entry);
+    }
+    [[nodiscard]] long count() const { return Logbook(logbookAddress(file().string())).count({}); }
+
+private:
+    test::TemporaryFolder m_folder;
+};
+
+fs::path demo(const char* name) { return fs::path(std::getenv("HILLRUN_DATA")) / "demo" / name; }
+
+QString headOf(OpenWindow& w) { return w.find<QLabel>("logbookAnswer")->text(); }
+
+bool listed(OpenWindow& w, int rows) {
+    return QTest::qWaitFor([&] { return w.find<QListView>("logbookList")->model()->rowCount() == rows; }, 10000);
+}
+
+void choose(OpenWindow& w, const std::vector<int>& rows) {
+    auto* list = w.find<QListView>("logbookList");
+    list->clearSelection();
+    for (const int row : rows)
+        list->selectionModel()->select(list->model()->index(row, 0), QItemSelectionModel::Select);
+}
+
+} // namespace
+
+TEST_CASE("an empty logbook says what fills it, and a day enters when it is saved") {
+    const OwnLogbook book;
+    {
+        OpenWindow w(test::latticeDay());
+        w.window->showPage("logbook");
+        REQUIRE(w.settled());
+        CHECK(QTest::qWaitFor([&] { return headOf(w).contains(u"empty"_s); }, 10000));
+        w.window->document().setAside({"p02"}, u"cold"_s);
+        REQUIRE(w.settled());
+        w.trigger("day.save");
+    } // what is asked for is done before the window is gone
+    CHECK(book.count() == 1);
+}
+
+TEST_CASE("days are found as one types, and by what they gave") {
+    const OwnLogbook book;
+    book.add(demo("day-1-flat-twin"));
+    book.add(demo("day-2-boost-buggy"));
+    book.add(demo("day-3-hill-tractor"));
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 3));
+    CHECK(headOf(w) == u"All days: 3"_s);
+    auto* typed = w.find<QLineEdit>("logbookSearch");
+    w.trigger("logbook.search");
+    CHECK(typed->hasFocus());
+    QTest::keyClicks(typed, u"collector"_s);
+    REQUIRE(listed(w, 1));
+    CHECK(headOf(w) == u"Found: 1"_s);
+    auto* list = w.find<QListView>("logbookList");
+    CHECK(list->model()->index(0, 0).data(Qt::AccessibleTextRole).toString().contains(u"Flat-twin"_s));
+    typed->setText(u"over 80 kW"_s);
+    REQUIRE(QTest::qWaitFor(
+        [&] { return headOf(w) == u"Found: 1"_s && list->model()->index(0, 0).data().toString().contains(u"Boost"_s); },
+        10000));
+    typed->setText(u"zzz"_s);
+    REQUIRE(listed(w, 0));
+    CHECK(headOf(w).contains(u"No day fits"_s));
+    typed->clear();
+    REQUIRE(listed(w, 3));
+    w.find<QComboBox>("logbookSort")->setCurrentIndex(4);
+    REQUIRE(QTest::qWaitFor(
+        [&] {
+            return list->model()->rowCount() == 3 && list->model()->index(0, 0).data().toString().contains(u"Boost"_s);
+        },
+        10000));
+}
+
+TEST_CASE("two days are put beside each other, and the sentence says what may be believed") {
+    const OwnLogbook book;
+    book.add(demo("day-1-flat-twin"), "2025-03-01");
+    book.add(demo("day-1-flat-twin"), "2025-06-01");
+    book.add(demo("day-2-boost-buggy"));
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 3)); // newest first: the buggy's day, June, March
+    CHECK_FALSE(w.find<QComboBox>("besideFrom")->isVisible());
+    choose(w, {1, 2});
+    CHECK(w.find<QComboBox>("besideFrom")->isVisible());
+    REQUIRE(QTest::qWaitFor([&] { return headOf(w).contains(u"B of 2025-06-01"_s); }, 10000));
+    CHECK(headOf(w).contains(u"A of 2025-03-01"_s));
+    CHECK(w.find<QLabel>("logbookCaution")->text().contains(u"same day"_s)); // A and B ran on both
+    auto* from = w.find<QComboBox>("besideFrom");
+    auto* to = w.find<QComboBox>("besideTo");
+    CHECK(from->count() == 4);
+    to->setCurrentIndex(2); // A of June: the same build
+    Q_EMIT to->activated(2);
+    REQUIRE(QTest::qWaitFor([&] { return headOf(w).contains(u"same build"_s); }, 10000));
+    choose(w, {0, 1}); // another dyno
+    REQUIRE(QTest::qWaitFor([&] { return headOf(w).contains(u"another dyno"_s); }, 10000));
+    choose(w, {0});
+    CHECK(headOf(w) == u"All days: 3"_s);
+}
+
+TEST_CASE("forgetting is taken back, and no folder is touched") {
+    const OwnLogbook book;
+    book.add(demo("day-1-flat-twin"));
+    book.add(demo("day-2-boost-buggy"));
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 2));
+    auto* list = w.find<QListView>("logbookList");
+    list->setFocus();
+    choose(w, {1});
+    w.trigger("logbook.forget");
+    REQUIRE(listed(w, 1));
+    CHECK(book.count() == 1);
+    CHECK(fs::exists(demo("day-1-flat-twin") / "day.json"));
+    auto* undo = w.find<QPushButton>("logbookUndo");
+    REQUIRE(undo->isVisible());
+    undo->click();
+    REQUIRE(listed(w, 2));
+    CHECK(book.count() == 2);
+    CHECK_FALSE(undo->isVisible());
+}
+
+TEST_CASE("a day is opened from the list; one that is gone says where it was") {
+    const OwnLogbook book;
+    book.add(demo("day-1-flat-twin"), "2025-03-01"); // its place has the date behind: not there
+    book.add(demo("day-2-boost-buggy"));
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 2));
+    auto* list = w.find<QListView>("logbookList");
+    list->setCurrentIndex(list->model()->index(1, 0));
+    Q_EMIT list->activated(list->currentIndex());
+    REQUIRE(w.dialogs.errors.size() == 1);
+    CHECK(w.dialogs.errors.front().contains(u"is not there"_s));
+    list->setCurrentIndex(list->model()->index(0, 0));
+    Q_EMIT list->activated(list->currentIndex());
+    CHECK(QTest::qWaitFor([&] { return w.window->document().day().name.find("Boost") != std::string::npos; }, 10000));
+}
+
+TEST_CASE("the Cell tab says what the cell has learned") {
+    const OwnLogbook book;
+    for (int month = 1; month <= 5; ++month)
+        book.add(demo("day-1-flat-twin"), "2025-0" + std::to_string(month) + "-01");
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    w.trigger("logbook.cell");
+    auto* lines = w.find<QLabel>("cellLines");
+    REQUIRE(QTest::qWaitFor([&] { return lines->text().contains(u"repeats within"_s); }, 10000));
+    CHECK(lines->text().count(u'\n') == 2);
+    CHECK(w.find<QComboBox>("cellChoice")->currentText() == u"Cell 1"_s);
+    const Board* levels = w.find<Board>("cellLevels");
+    REQUIRE(levels->content().series.size() == 2);
+    CHECK(levels->content().series[1].x.size() == 10); // A twice on each of five days
+    CHECK(headOf(w).contains(u"steady"_s));
+    w.trigger("logbook.days");
+    REQUIRE(listed(w, 5));
+    CHECK(QTest::qWaitFor([&] { return headOf(w) == u"All days: 5"_s; }, 10000));
+}
+
+TEST_CASE("a moved cell is marked on its boards") {
+    CellShown cell;
+    cell.days = 12;
+    std::vector<double> levels;
+    for (int i = 0; i < 12; ++i) {
+        levels.push_back(i < 8 ? 0.002 * (i % 3 - 1) : -0.03);
+        cell.runs.push_back({"d" + std::to_string(i), "2025-01-" + std::to_string(10 + i), levels.back()});
+    }
+    cell.chart = controlChart(levels);
+    REQUIRE(cell.chart.shift);
+    CHECK(cellSentence(cell).contains(u"has moved"_s));
+    const BoardContent board = levelBoard(cell, Theme::paper());
+    REQUIRE(board.shades.size() == 1);
+    CHECK(board.shades[0].from == Approx(static_cast<double>(cell.chart.shift->since) + 0.5));
+    CHECK(sumBoard(cell, Theme::paper()).yRange->high > 6.0);
+    CHECK(cellSentence({}).contains(u"No day"_s));
+    CHECK(levelBoard({}, Theme::paper()).series.empty());
+    cell.chart = {};
+    cell.runs.resize(2);
+    CHECK(cellSentence(cell).contains(u"enough days"_s));
+}
+
+TEST_CASE("a logbook that cannot be opened is said, and the rest works on") {
+    qputenv("HILLRUN_LOGBOOK", "/proc/nowhere/book.sqlite");
+    {
+        OpenWindow w(test::latticeDay());
+        w.window->showPage("logbook");
+        REQUIRE(w.settled());
+        CHECK(QTest::qWaitFor([&] { return w.find<QLabel>("logbookCaution")->text().contains(u"cannot be opened"_s); },
+                              10000));
+        w.window->document().setAside({"p02"}, u"cold"_s);
+        REQUIRE(w.settled());
+        w.trigger("day.save");
+        CHECK(w.dialogs.errors.isEmpty());
+    }
+    qunsetenv("HILLRUN_LOGBOOK");
+}

@@ -161,6 +161,15 @@ QString orderOf(DaySort sort) {
     return QStringLiteral("date DESC, id DESC");
 }
 
+/// A word that stands in most days: their order is walked until enough are found, instead of sorting all of them.
+QString indexFor(const DayQuery& query) {
+    if (query.words.isEmpty() || query.limit <= 0)
+        return {};
+    if (query.sort == DaySort::Newest || query.sort == DaySort::Oldest)
+        return QStringLiteral(" INDEXED BY days_by_date");
+    return query.sort == DaySort::Name ? QStringLiteral(" INDEXED BY days_by_name") : QString();
+}
+
 FoundDay foundDay(const QSqlQuery& row) {
     const auto text = [&](int column) { return row.value(column).toString().toStdString(); };
     FoundDay out;
@@ -275,8 +284,9 @@ std::optional<FoundDay> Logbook::find(const std::string& id) {
 
 std::vector<FoundDay> Logbook::find(const DayQuery& query) {
     const Condition condition = conditionOf(query, onServer());
-    QString statement = QStringLiteral("SELECT %1 FROM days%2 ORDER BY %3")
-                            .arg(QLatin1String(kColumns), condition.text(), orderOf(query.sort));
+    QString statement = QStringLiteral("SELECT %1 FROM days%2%3 ORDER BY %4")
+                            .arg(QLatin1String(kColumns), onServer() ? QString() : indexFor(query), condition.text(),
+                                 orderOf(query.sort));
     if (query.limit > 0)
         statement += QStringLiteral(" LIMIT %1 OFFSET %2").arg(query.limit).arg(query.offset);
     QSqlQuery rows = m_database.run(statement, condition.values);
@@ -288,8 +298,10 @@ std::vector<FoundDay> Logbook::find(const DayQuery& query) {
 
 long Logbook::count(const DayQuery& query) {
     const Condition condition = conditionOf(query, onServer());
-    QSqlQuery row =
-        m_database.run(QStringLiteral("SELECT COUNT(*) FROM days%1").arg(condition.text()), condition.values);
+    const bool wordsAlone = !onServer() && !query.words.isEmpty() && condition.where.size() == 1;
+    QSqlQuery row = m_database.run(wordsAlone ? QStringLiteral("SELECT COUNT(*) FROM day_words WHERE day_words MATCH ?")
+                                              : QStringLiteral("SELECT COUNT(*) FROM days%1").arg(condition.text()),
+                                   condition.values);
     return row.next() ? static_cast<long>(row.value(0).toLongLong()) : 0;
 }
 

@@ -12,7 +12,8 @@ using namespace std::chrono_literals;
 namespace hillrun {
 namespace {
 
-constexpr auto kSoon = 2s; ///< a day is saved often while it is being run
+constexpr auto kSoon = 2s;     ///< a day is saved often while it is being run
+constexpr auto kAskAgain = 5s; ///< a logbook that could not be opened
 
 LogbookAddress addressFrom(const std::string& text) { return text.empty() ? defaultLogbook() : logbookAddress(text); }
 
@@ -27,6 +28,7 @@ LogbookLink::LogbookLink(std::string address) : m_address(std::move(address)) {
 }
 
 LogbookLink::~LogbookLink() {
+    m_closing = true;
     enterPending();
     if (!m_thread.isRunning())
         return;
@@ -39,8 +41,18 @@ LogbookLink::~LogbookLink() {
 }
 
 Logbook& LogbookLink::opened() {
+    const auto now = std::chrono::steady_clock::now();
+    if (!m_logbook && m_refused && now - m_refusedAt < kAskAgain)
+        std::rethrow_exception(m_refused);
     if (!m_logbook) {
-        m_logbook = std::make_unique<Logbook>(addressFrom(m_address));
+        try {
+            m_logbook = std::make_unique<Logbook>(addressFrom(m_address));
+            m_refused = nullptr;
+        } catch (...) {
+            m_refused = std::current_exception();
+            m_refusedAt = std::chrono::steady_clock::now();
+            throw;
+        }
         if (Outbox(outboxFolder()).send(*m_logbook).taken > 0)
             Q_EMIT changed();
     }
@@ -51,6 +63,8 @@ void LogbookLink::post(Work work) {
     if (!m_thread.isRunning())
         m_thread.start(QThread::LowPriority);
     QMetaObject::invokeMethod(&m_worker, [this, work = std::move(work)] {
+        if (m_closing && !m_logbook)
+            return; // nobody waits for a server that is away
         try {
             work(opened());
         } catch (const std::exception& error) {

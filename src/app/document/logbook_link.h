@@ -4,6 +4,9 @@
 
 #include "logbook/logbook.h"
 
+#include <atomic>
+#include <chrono>
+#include <exception>
 #include <functional>
 #include <memory>
 #include <QObject>
@@ -15,7 +18,7 @@
 namespace hillrun {
 
 /// The logbook as the window uses it: on a thread of its own, opened when it is first asked for. Whatever was asked for
-/// is done in that order, also when the window closes.
+/// is done in that order, also when the window closes, unless the logbook cannot be opened.
 class LogbookLink : public QObject {
     Q_OBJECT
 public:
@@ -54,6 +57,10 @@ private:
     QObject m_worker;                   ///< lives there
     std::unique_ptr<Logbook> m_logbook; ///< there
     std::set<std::string> m_pending;
+    std::atomic<bool> m_closing = false;
+    /// Why it could not be opened a moment ago: typing on does not ask a server that is away letter by letter.
+    std::exception_ptr m_refused;                      ///< there
+    std::chrono::steady_clock::time_point m_refusedAt; ///< there
     QTimer m_soon;
 };
 

@@ -134,7 +134,10 @@ int runAdd(const LogbookOptions& o) {
         try {
             enter(*logbook, place, o.replace, all);
         } catch (const DataError& error) {
-            all.failed.emplace_back(place, said(error));
+            if (error.problem() == Problem::LogbookUnreachable && address.onServer) // it went away meanwhile
+                keepWaiting(address, {place}, all);
+            else
+                all.failed.emplace_back(place, said(error));
         }
     }
     return tell(o, all);
@@ -173,20 +176,23 @@ int runRebuild(const LogbookOptions& o) {
     if (::isatty(STDERR_FILENO))
         fmt::print(stderr, "\n");
     const int status = tell(o, all);
-    if (stopAsked)
-        throw DataError(Problem::LogbookBroken,
-                        {Statement{"logbook.stopped", {Count{static_cast<long>(places.size() - done)}}}});
-    return status;
+    if (!stopAsked)
+        return status;
+    fmt::print(stderr, "hillrun-cli: {}\n", said("logbook.stopped", {Count{static_cast<long>(places.size() - done)}}));
+    return 1;
 }
 
 Json foundJson(const FoundDay& day) {
+    Json builds = Json::array();
+    for (const FoundBuild& build : day.builds)
+        builds.push_back(build.text());
     return {{"id", day.id},
             {"name", day.name},
             {"date", day.date},
             {"article", day.article},
             {"cell", day.cell},
             {"operator", day.operatorName},
-            {"builds", day.builds},
+            {"builds", std::move(builds)},
             {"summary", day.summary},
             {"peak_power_kw", day.peak_kw ? Json(*day.peak_kw) : Json(nullptr)},
             {"path", day.path},
@@ -250,8 +256,8 @@ int runShow(const LogbookOptions& o) {
         return 0;
     }
     fmt::print("{}\n{}  {}\n{}\n", shownText(day->name), day->date, shownText(day->article), shownText(day->path));
-    for (const std::string& build : day->builds)
-        fmt::print("  {}\n", shownText(build));
+    for (const FoundBuild& build : day->builds)
+        fmt::print("  {}\n", shownText(build.text()));
     fmt::print("{}\n", shownText(day->summary));
     return 0;
 }
@@ -264,32 +270,10 @@ int runForget(const LogbookOptions& o) {
     return 0;
 }
 
-void printFigure(const char* id, const char* unknown, const std::optional<CellFigure>& figure) {
-    if (!figure)
-        fmt::print("{}\n", said(unknown));
-    else
-        fmt::print("{}\n",
-                   said(id, {decimals(percentOfLog(figure->value), 2, "%"), decimals(percentOfLog(figure->low), 2),
-                             decimals(percentOfLog(figure->high), 2, "%")}));
-}
-
 std::vector<const DayRecord*> pointersTo(const std::vector<DayRecord>& records) {
     std::vector<const DayRecord*> out;
     for (const DayRecord& record : records)
         out.push_back(&record);
-    return out;
-}
-
-/// Of the days of that name those of one dyno: the newest day's.
-std::vector<const DayRecord*> daysOfOneDyno(const std::vector<DayRecord>& records) {
-    std::vector<const DayRecord*> out;
-    if (records.empty())
-        return out;
-    const DayRecord& newest =
-        *std::max_element(records.begin(), records.end(), [](const auto& a, const auto& b) { return a.date < b.date; });
-    for (const DayRecord& record : records)
-        if (sameDyno(record, newest))
-            out.push_back(&record);
     return out;
 }
 
@@ -298,20 +282,16 @@ int runCell(const LogbookOptions& o) {
     const std::vector<DayRecord> records = logbook->recordsOfCell(o.id);
     if (records.empty())
         throw DataError(Problem::UnknownDay, {o.id});
-    const CellHistory cell = cellHistory(daysOfOneDyno(records));
+    const CellHistory cell = cellHistory(daysOfDyno(records));
     if (o.json) {
         fmt::print("{}\n", dumpJson(cellAnswer(cell)));
         return 0;
     }
     fmt::print("{}\n", said("logbook.cell_days", {o.id, Count{static_cast<long>(cell.days.size())}}));
-    printFigure("logbook.repeats", "logbook.repeats_unknown", cell.repeatability);
-    printFigure("logbook.refit", "logbook.refit_unknown", cell.refit);
-    printFigure("logbook.day", "logbook.day_unknown", cell.dayToDay);
-    if (const auto& shift = cell.chart.shift)
-        fmt::print("{}\n", said("logbook.moved",
-                                {cell.runs[shift->since].date, signedDecimals(percentOfLog(shift->size), 2, "%")}));
-    else if (!cell.chart.points.empty() && cell.chart.points.back().state == ChartState::Look)
-        fmt::print("{}\n", said("logbook.look"));
+    for (const Statement& line : cellFigures(cell.repeatability, cell.refit, cell.dayToDay))
+        fmt::print("{}\n", said(line));
+    if (const Statement state = cellStatement(cell.chart, cell.runs); !state.empty())
+        fmt::print("{}\n", said(state));
     return 0;
 }
 
@@ -350,10 +330,7 @@ int runCompare(const LogbookOptions& o) {
     for (const std::string& day : o.days)
         take(day);
     const std::vector<DayRecord> ofCell = logbook->recordsOfCell(named.front().cell);
-    std::vector<const DayRecord*> cell;
-    for (const DayRecord& record : ofCell)
-        if (sameDyno(record, named.front()))
-            cell.push_back(&record);
+    const std::vector<const DayRecord*> cell = daysOfDyno(ofCell, &named.front());
     const std::vector<const DayRecord*> net = pointersTo(named);
     const AcrossAnswer answer = compareAcross(from, to, net, cell);
     if (o.json)

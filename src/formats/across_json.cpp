@@ -64,8 +64,8 @@ Json acrossAnswer(const AcrossAnswer& answer, const ArticleNet& net) {
     for (const BuildOfDay& build : answer.through)
         through.push_back(build.text());
     Json odd = Json::array();
-    for (const auto& [build, off] : answer.odd)
-        odd.push_back({{"build", build.text()}, {"off_pct", percentOfLog(off)}});
+    for (const OddBuild& one : answer.odd)
+        odd.push_back({{"build", one.build.text()}, {"off_pct", percentOfLog(one.off)}});
     const auto limit = [&](double log) { return answer.interval ? Json(percentOfLog(log)) : Json(nullptr); };
     const auto interval = answer.interval.value_or(AcrossDays{});
     out["comparisons"] = Json::array();

@@ -59,15 +59,15 @@ std::map<std::string, std::vector<float>> thumbnailFrom(const QString& text) {
 QString buildsText(const DayRecord& record) {
     QJsonArray out;
     for (const BuildRecord& build : record.builds)
-        out.append(qs(build.name.empty() ? build.id : build.id + " " + build.name));
+        out.append(QJsonArray{qs(build.id), qs(build.name)});
     return QString::fromUtf8(QJsonDocument(out).toJson(QJsonDocument::Compact));
 }
 
-std::vector<std::string> buildsFrom(const QString& text) {
-    std::vector<std::string> out;
+std::vector<FoundBuild> buildsFrom(const QString& text) {
+    std::vector<FoundBuild> out;
     const QJsonArray builds = QJsonDocument::fromJson(text.toUtf8()).array();
     for (const QJsonValue& build : builds)
-        out.push_back(build.toString().toStdString());
+        out.push_back({build[0].toString().toStdString(), build[1].toString().toStdString()});
     return out;
 }
 

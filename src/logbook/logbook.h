@@ -25,6 +25,13 @@ struct LogbookEntry {
     bool operator==(const LogbookEntry&) const = default;
 };
 
+/// A build of a day as a list shows it.
+struct FoundBuild {
+    std::string id;
+    std::string name;
+    [[nodiscard]] std::string text() const { return name.empty() ? id : id + " " + name; }
+};
+
 /// A day as a list shows it.
 struct FoundDay {
     std::string id;
@@ -34,7 +41,7 @@ struct FoundDay {
     std::string article;
     std::string cell;
     std::string operatorName;
-    std::vector<std::string> builds; ///< "A 450 mm collector"
+    std::vector<FoundBuild> builds;
     std::string summary;
     std::optional<double> peak_kw;
     std::string host;

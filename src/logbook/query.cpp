@@ -21,7 +21,13 @@ QString searchText(const QString& text) {
     return out.trimmed();
 }
 
-QStringList searchWords(const QString& text) { return searchText(text).split(QLatin1Char(' '), Qt::SkipEmptyParts); }
+QStringList searchWords(const QString& text) {
+    constexpr int kLongest = 64; // a server takes no word of thousands of letters
+    QStringList out = searchText(text).split(QLatin1Char(' '), Qt::SkipEmptyParts);
+    for (QString& word : out)
+        word.truncate(kLongest);
+    return out;
+}
 
 DayQuery queryFrom(const QString& typed) {
     static const QRegularExpression power(

@@ -309,7 +309,7 @@ TEST_CASE("an odd day of a build is named with its size") {
     const AcrossAnswer answer = compareAcross({"d0", "A"}, {"d0", "B"}, shop.named(net), shop.all());
     REQUIRE_FALSE(answer.odd.empty());
     CHECK(std::any_of(answer.odd.begin(), answer.odd.end(), [](const auto& odd) {
-        return odd.first == BuildOfDay{"d2", "B"} && std::abs(odd.second - std::log(1.05)) < 0.02;
+        return odd.build == BuildOfDay{"d2", "B"} && std::abs(odd.off - std::log(1.05)) < 0.02 && !odd.onlyTwo;
     }));
 }
 

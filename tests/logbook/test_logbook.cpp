@@ -123,7 +123,9 @@ TEST_CASE("a day goes in and comes out as it was") {
         const auto found = book.find("d1");
         REQUIRE(found);
         CHECK(found->name == "Inlet evening");
-        CHECK(found->builds == std::vector<std::string>{"A base", "B long"});
+        REQUIRE(found->builds.size() == 2);
+        CHECK(found->builds[0].text() == "A base");
+        CHECK(found->builds[1].id == "B");
         CHECK(found->summary == "B gains 2.5 kW.");
         CHECK(found->peak_kw == Approx(43.5));
         CHECK(found->path == "/days/x");
@@ -260,24 +262,25 @@ TEST_CASE("names of every script and with quotes are kept") {
         one.record.name = "Ärger's \"Tag\" \\ 試験 ∆ \xF0\x9F\x9B\xA0 100%_";
         one.record.builds[0].parts = {{"вход", "40 мм"}, {"", "x"}, {"'", "\""}};
         one.record.operatorName = std::string("nul\0byte", 8);
+        one.record.note = std::string(6000, 'w'); // one word
         book.put(one);
         const auto found = book.find(one.record.id);
         REQUIRE(found);
         CHECK(found->name == one.record.name);
         CHECK(foundBy(book, "試験").size() == 1);
         CHECK(foundBy(book, "вход 40").size() == 1);
+        CHECK(foundBy(book, std::string(100, 'w').c_str()).size() == 1);
         CHECK(book.forget(one.record.id));
     });
 }
 
 TEST_CASE("earlier versions are brought forward, newer ones are refused") {
     onBoth([](const LogbookAddress& address) {
-        for (int from = 1; from < kSchemaVersion; ++from) {
+        static_assert(kSchemaVersion == 2); // with a third version every earlier one wants a database of its own here
+        {
             Database database(address);
-            if (from > 1)
-                continue; // one step is all there is
-            migrate(database, from);
-            CHECK(schemaVersion(database) == from);
+            migrate(database, 1);
+            CHECK(schemaVersion(database) == 1);
             database.run(
                 QStringLiteral("INSERT INTO days (id, revision, name, date, article, cell, operator, summary, "
                                "builds, peak_kw, host, path, stamp, article_text, operator_text, part_text) VALUES "

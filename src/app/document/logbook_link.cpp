@@ -53,7 +53,10 @@ Logbook& LogbookLink::opened() {
             m_refusedAt = std::chrono::steady_clock::now();
             throw;
         }
-        if (Outbox(outboxFolder()).send(*m_logbook).taken > 0)
+        const Outbox::Sent sent = Outbox(outboxFolder()).send(*m_logbook);
+        for (const FoundDay& day : sent.conflicts)
+            Q_EMIT conflict(qs(day.host + ": " + day.path));
+        if (sent.taken > 0)
             Q_EMIT changed();
     }
     return *m_logbook;

@@ -32,11 +32,7 @@ Across answerFrom(Logbook& logbook, const BuildOfDay& from, const BuildOfDay& to
         for (const DayRecord& record : records)
             named.push_back(&record);
         const std::vector<DayRecord> ofCell = logbook.recordsOfCell(records.front().cell);
-        std::vector<const DayRecord*> cell;
-        for (const DayRecord& record : ofCell)
-            if (sameDyno(record, records.front()))
-                cell.push_back(&record);
-        return {compareAcross(from, to, named, cell), {}};
+        return {compareAcross(from, to, named, daysOfDyno(ofCell, &records.front())), {}};
     } catch (const DataError& error) {
         if (error.problem() == Problem::LogbookUnreachable)
             throw;
@@ -99,10 +95,10 @@ void BesidePanel::fill() {
     for (QComboBox* box : {m_from, m_to}) {
         box->clear();
         for (const FoundDay& day : m_days)
-            for (const std::string& build : day.builds) {
-                box->addItem(qs(day.date + "  " + build));
+            for (const FoundBuild& build : day.builds) {
+                box->addItem(qs(day.date + "  " + build.text()));
                 box->setItemData(box->count() - 1, qs(day.id), kDay);
-                box->setItemData(box->count() - 1, qs(build.substr(0, build.find(' '))), kBuild);
+                box->setItemData(box->count() - 1, qs(build.id), kBuild);
             }
     }
     m_from->setCurrentIndex(0);

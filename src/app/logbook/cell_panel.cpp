@@ -20,11 +20,7 @@ constexpr double kMoved = 5.0;
 
 CellShown cellFrom(Logbook& logbook, const std::string& name) {
     const std::vector<DayRecord> records = logbook.recordsOfCell(name);
-    std::vector<const DayRecord*> days;
-    for (const DayRecord& record : records)
-        if (sameDyno(record, records.back())) // ids begin with their date: the newest
-            days.push_back(&record);
-    const CellHistory cell = cellHistory(days);
+    const CellHistory cell = cellHistory(daysOfDyno(records));
     return {static_cast<int>(cell.days.size()),
             cell.repeatability,
             cell.refit,
@@ -48,14 +44,6 @@ BoardSeries seriesOf(const CellShown& cell, const QPen& pen, double dots, const 
 }
 
 RpmRange runsRange(const CellShown& cell) { return {0.5, static_cast<double>(cell.runs.size()) + 0.5}; }
-
-Statement figurePhrase(const char* known, const char* unknown, const std::optional<CellFigure>& figure) {
-    if (!figure)
-        return {unknown};
-    return {known,
-            {decimals(percentOfLog(figure->value), 2, "%"), decimals(percentOfLog(figure->low), 2),
-             decimals(percentOfLog(figure->high), 2, "%")}};
-}
 
 } // namespace
 
@@ -106,21 +94,18 @@ BoardContent sumBoard(const CellShown& cell, const Theme& theme) {
 QString cellSentence(const CellShown& cell) {
     if (cell.days == 0)
         return QObject::tr("No day of a cell is in the logbook yet. Days enter when they are saved.");
-    if (const auto& shift = cell.chart.shift)
-        return qs(Statement{"logbook.moved",
-                            {cell.runs[shift->since].date, signedDecimals(percentOfLog(shift->size), 2, "%")}});
-    if (!cell.chart.points.empty() && cell.chart.points.back().state == ChartState::Look)
-        return qs(Statement{"logbook.look"});
+    if (const Statement state = cellStatement(cell.chart, cell.runs); !state.empty())
+        return qs(state);
     if (cell.runs.size() < 3)
         return QObject::tr("No build has run on enough days yet to watch the dyno by it.");
     return QObject::tr("The dyno is steady: its reference build has not moved.");
 }
 
 QString cellLines(const CellShown& cell) {
-    return QStringList{qs(figurePhrase("logbook.repeats", "logbook.repeats_unknown", cell.repeatability)),
-                       qs(figurePhrase("logbook.refit", "logbook.refit_unknown", cell.refit)),
-                       qs(figurePhrase("logbook.day", "logbook.day_unknown", cell.dayToDay))}
-        .join(u'\n');
+    QStringList out;
+    for (const Statement& line : cellFigures(cell.repeatability, cell.refit, cell.dayToDay))
+        out << qs(line);
+    return out.join(u'\n');
 }
 
 CellPanel::CellPanel(LogbookLink& link, Look& look, QWidget* parent) : QWidget(parent), m_link(link), m_look(look) {

@@ -83,8 +83,8 @@ void DayRow::paintWords(QPainter& painter, const QRect& room, const FoundDay& da
           qs(day.name));
     write(QRect(room.right() - figure, room.top(), figure, line), fonts::numbers(13), t.ink, power, Qt::AlignRight);
     QStringList facts{qs(day.article), qs(day.operatorName)};
-    for (const std::string& build : day.builds)
-        facts << qs(build);
+    for (const FoundBuild& build : day.builds)
+        facts << qs(build.text());
     facts.removeAll(QString());
     write(QRect(room.left(), room.top() + line, room.width(), line), fonts::text(12), t.quietInk,
           facts.join(u" \u00B7 "_s));

@@ -25,7 +25,31 @@ Number percent(double log, double halfLog) {
     return signedDecimals(percentOfLog(log), 100.0 * halfLog >= 1.0 ? 1 : 2, "%");
 }
 
+Statement figurePhrase(const char* known, const char* unknown, const std::optional<CellFigure>& figure) {
+    if (!figure)
+        return {unknown};
+    return {known,
+            {decimals(percentOfLog(figure->value), 2, "%"), decimals(percentOfLog(figure->low), 2),
+             decimals(percentOfLog(figure->high), 2, "%")}};
+}
+
 } // namespace
+
+Statement cellStatement(const ControlChart& chart, const std::vector<ReferenceRun>& runs) {
+    if (chart.shift)
+        return {"logbook.moved",
+                {runs[chart.shift->since].date, signedDecimals(percentOfLog(chart.shift->size), 2, "%")}};
+    if (!chart.points.empty() && chart.points.back().state == ChartState::Look)
+        return {"logbook.look"};
+    return {};
+}
+
+std::vector<Statement> cellFigures(const std::optional<CellFigure>& repeatability,
+                                   const std::optional<CellFigure>& refit, const std::optional<CellFigure>& dayToDay) {
+    return {figurePhrase("logbook.repeats", "logbook.repeats_unknown", repeatability),
+            figurePhrase("logbook.refit", "logbook.refit_unknown", refit),
+            figurePhrase("logbook.day", "logbook.day_unknown", dayToDay)};
+}
 
 std::vector<Statement> acrossSummary(const AcrossAnswer& answer) {
     const Statement from = phraseOf(answer.from);
@@ -53,9 +77,9 @@ std::vector<Statement> acrossNotes(const AcrossAnswer& answer) {
         out.push_back({"across.other_article"});
     if (answer.interval && !answer.refitKnown)
         out.push_back({"across.refit_unknown"});
-    for (const auto& [build, off] : answer.odd)
+    for (const OddBuild& odd : answer.odd)
         out.push_back(
-            {answer.onlyTwoDays ? "across.two_disagree" : "across.odd", {phraseOf(build), percent(off, 0.0)}});
+            {odd.onlyTwo ? "across.two_disagree" : "across.odd", {phraseOf(odd.build), percent(odd.off, 0.0)}});
     if (!answer.unprotected.empty())
         out.push_back({"across.unprotected", {namesOf(answer.unprotected)}});
     if (!answer.leftOut.empty())

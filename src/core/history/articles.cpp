@@ -185,6 +185,19 @@ bool sameDyno(const DayRecord& a, const DayRecord& b) {
            a.standard == b.standard;
 }
 
+std::vector<const DayRecord*> daysOfDyno(const std::vector<DayRecord>& days, const DayRecord* day) {
+    std::vector<const DayRecord*> out;
+    if (days.empty())
+        return out;
+    if (!day)
+        day = &*std::max_element(days.begin(), days.end(),
+                                 [](const DayRecord& a, const DayRecord& b) { return a.date < b.date; });
+    for (const DayRecord& one : days)
+        if (sameDyno(one, *day))
+            out.push_back(&one);
+    return out;
+}
+
 std::optional<ArticleNet> articleNet(std::span<const DayRecord* const> days) {
     ArticleNet out;
     for (const DayRecord* day : days)

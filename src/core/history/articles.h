@@ -40,6 +40,9 @@ struct ArticleNet {
 /// place, corrected to the same standard.
 bool sameDyno(const DayRecord& a, const DayRecord& b);
 
+/// Of these days those of the same dyno as `day`; without one as the newest of them.
+std::vector<const DayRecord*> daysOfDyno(const std::vector<DayRecord>& days, const DayRecord* day = nullptr);
+
 /// The net of days on one dyno. Builds of an article are the same when their parts and settings are, or one says so of
 /// itself; a build without parts and settings is only itself. Nothing when no pull is left.
 std::optional<ArticleNet> articleNet(std::span<const DayRecord* const> days);

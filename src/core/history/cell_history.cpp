@@ -137,8 +137,7 @@ void addOddDays(const ArticleNet& net, const CellNets& others, AcrossAnswer& out
         const DayRecord& day = *net.days[static_cast<size_t>(odd.day)];
         for (const BuildOfDay& one : net.builds[static_cast<size_t>(odd.build)])
             if (one.day == day.id)
-                out.odd.emplace_back(one, odd.off.estimate);
-        out.onlyTwoDays = out.onlyTwoDays || odd.onlyTwo;
+                out.odd.push_back({one, odd.off.estimate, odd.onlyTwo});
     }
 }
 

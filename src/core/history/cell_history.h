@@ -43,22 +43,28 @@ struct CellHistory {
 /// All days must be of one dyno (`sameDyno`). Figures stay open while too few days tell them.
 CellHistory cellHistory(std::vector<const DayRecord*> days);
 
+/// A build of a day that lies off what it gave on its other days.
+struct OddBuild {
+    BuildOfDay build;
+    double off = 0.0;
+    bool onlyTwo = false; ///< it ran on two days: which of them is odd cannot be told
+};
+
 /// Two builds against each other over days.
 struct AcrossAnswer {
     BuildOfDay from;
     BuildOfDay to;
     AcrossKind kind = AcrossKind::Unknown;
     double estimate = 0.0;
-    std::optional<AcrossDays> interval;             ///< nothing while nothing can be said
-    std::vector<BuildOfDay> through;                ///< the builds that join them, of days that they ran on
-    std::optional<double> daySd;                    ///< with which builds that nothing joins are compared
-    int cellDays = 0;                               ///< days of the cell that taught it
-    bool otherArticle = false;                      ///< they are builds of two articles
-    bool refitKnown = true;                         ///< else the interval allows for refitting as for a stranger
-    std::vector<std::pair<BuildOfDay, double>> odd; ///< builds of days that lie off their other days, by so much
-    bool onlyTwoDays = false;                       ///< of two days that disagree it cannot be told which
-    std::vector<std::string> unprotected;           ///< days whose drift is not told from the parts
-    std::vector<std::string> leftOut;               ///< days that share too few speeds
+    std::optional<AcrossDays> interval; ///< nothing while nothing can be said
+    std::vector<BuildOfDay> through;    ///< the builds that join them, of days that they ran on
+    std::optional<double> daySd;        ///< with which builds that nothing joins are compared
+    int cellDays = 0;                   ///< days of the cell that taught it
+    bool otherArticle = false;          ///< they are builds of two articles
+    bool refitKnown = true;             ///< else the interval allows for refitting as for a stranger
+    std::vector<OddBuild> odd;
+    std::vector<std::string> unprotected; ///< days whose drift is not told from the parts
+    std::vector<std::string> leftOut;     ///< days that share too few speeds
     [[nodiscard]] bool proven() const { return interval && (interval->low > 0.0 || interval->high < 0.0); }
 };
 
@@ -67,6 +73,12 @@ struct AcrossAnswer {
 /// NothingToCompare, UnknownBuild when a build has no pulls in the common speeds.
 AcrossAnswer compareAcross(const BuildOfDay& from, const BuildOfDay& to, std::span<const DayRecord* const> named,
                            std::span<const DayRecord* const> cell);
+
+/// The state of the cell, when its chart says something: it has moved, or look at it. Empty: nothing.
+Statement cellStatement(const ControlChart& chart, const std::vector<ReferenceRun>& runs);
+/// What it repeats within, what refitting and what a day adds; each known, or what would tell it.
+std::vector<Statement> cellFigures(const std::optional<CellFigure>& repeatability,
+                                   const std::optional<CellFigure>& refit, const std::optional<CellFigure>& dayToDay);
 
 /// The answer in sentences, the first the headline.
 std::vector<Statement> acrossSummary(const AcrossAnswer& answer);

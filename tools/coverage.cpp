@@ -36,6 +36,8 @@ struct CellOfStudy {
     double oneEnd_pct = 0.0; ///< settling at the highest speed, none at the lowest
     char judged = 'B';       ///< this build against A
     double noiseTimes = 1.0; ///< the judged build's pulls repeat so many times as far
+    double refit_pct = 0.0;  ///< what fitting a build again adds
+    bool refitKnown = false; ///< and the intervals allow for it
 };
 
 struct Tally {
@@ -58,11 +60,18 @@ FitInput simulateDay(const CellOfStudy& cell, const Noise& noise, Generator& gen
     }
     const double session = out.pulls.back().time_h;
     out.logPower.resize(static_cast<Eigen::Index>(out.pulls.size()), static_cast<Eigen::Index>(out.rpm.size()));
+    std::vector<double> ofSet(cell.design.size(), 0.0);
+    if (cell.refit_pct > 0.0)
+        for (double& one : ofSet)
+            one = cell.refit_pct / 100.0 * normal(generator);
+    if (cell.refitKnown)
+        out.refit.sd = {cell.refit_pct / 100.0};
     for (size_t i = 0; i < out.pulls.size(); ++i) {
         const sim::Wiggle wiggle(generator, 2500.0, 7500.0, noise.length_rpm);
         const double t = out.pulls[i].time_h / session;
         const double times = out.pulls[i].build == cell.judged - 'A' ? cell.noiseTimes : 1.0;
-        const double level = std::log(40000.0) + times * noise.gain / 100.0 * normal(generator) +
+        const double level = std::log(40000.0) + ofSet[static_cast<size_t>(out.pulls[i].set)] +
+                             times * noise.gain / 100.0 * normal(generator) +
                              std::log1p(out.pulls[i].build == 1 ? cell.flat_pct / 100.0 : 0.0) +
                              cell.drift_pct / 100.0 * t + cell.settling_pct / 100.0 * (1.0 - std::exp(-4.0 * t));
         for (size_t p = 0; p < out.rpm.size(); ++p)
@@ -147,10 +156,17 @@ int main(int argc, char** argv) {
         {"ABCA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'C', 2.0},
         {"ABCDEA", 2, "mid", 0.0, 0.0, 0.0, 0.0, 'E', 2.0},
         {"ABCDEA", 2, "mid", 0.0, 0.0, 0.0, 0.0, 'E', 1.0},
+        {"AB", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 1.0, 0.3, false},
+        {"AB", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 1.0, 0.3, true},
+        {"ABA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 1.0, 0.3, false},
+        {"ABA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 1.0, 0.3, true},
+        {"ABBA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 1.0, 0.3, true},
+        {"ABA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 1.0, 0.5, false},
+        {"ABA", 3, "mid", 0.0, 0.0, 0.0, 0.0, 'B', 1.0, 0.5, true},
     };
-    fmt::print("{:6}{:>3} {:5}{:>7}{:>7}{:>7}{:>7}{:>8} |{:>10}{:>10}{:>10}{:>12}{:>10}{:>8}{:>8}\n", "design", "n",
-               "noise", "effect", "drift", "settl", "end", "noise x", "pointwise", "simult.", "mean", "half width",
-               "claimed", "flagged", "unequal");
+    fmt::print("{:6}{:>3} {:5}{:>7}{:>7}{:>7}{:>7}{:>8}{:>11} |{:>10}{:>10}{:>10}{:>12}{:>10}{:>8}{:>8}\n", "design",
+               "n", "noise", "effect", "drift", "settl", "end", "noise x", "refit", "pointwise", "simult.", "mean",
+               "half width", "claimed", "flagged", "unequal");
     for (const CellOfStudy& cell : cells) {
         if (!only.empty() && cell.design != only)
             continue;
@@ -163,13 +179,15 @@ int main(int argc, char** argv) {
                      tally);
         std::nth_element(tally.halfWidths.begin(), tally.halfWidths.begin() + days / 2, tally.halfWidths.end());
         const double n = tally.days;
-        fmt::print("{:6}{:>3} {:5}{:>7.1f}{:>7.1f}{:>7.1f}{:>7.1f}{:>4} {:>3} |{:>10.3f}{:>10.3f}{:>10.3f}{:>10.2f} "
+        fmt::print("{:6}{:>3} {:5}{:>7.1f}{:>7.1f}{:>7.1f}{:>7.1f}{:>4} {:>3}{:>4.1f} {:6} "
+                   "|{:>10.3f}{:>10.3f}{:>10.3f}{:>10.2f} "
                    "%{:>10.3f}{:>8.3f}{:>8.3f}\n",
                    cell.design, cell.pulls, cell.noise, cell.flat_pct, cell.drift_pct, cell.settling_pct,
                    cell.oneEnd_pct, cell.noiseTimes == 1.0 ? std::string() : std::string(1, cell.judged),
-                   cell.noiseTimes == 1.0 ? std::string() : fmt::format("{:.1f}", cell.noiseTimes), tally.pointwise / n,
-                   tally.simultaneous / n, tally.mean / n, tally.halfWidths[static_cast<size_t>(days / 2)],
-                   tally.claimed / n, tally.flagged / n, tally.unequal / n);
+                   cell.noiseTimes == 1.0 ? std::string() : fmt::format("{:.1f}", cell.noiseTimes), cell.refit_pct,
+                   cell.refitKnown ? "known" : "", tally.pointwise / n, tally.simultaneous / n, tally.mean / n,
+                   tally.halfWidths[static_cast<size_t>(days / 2)], tally.claimed / n, tally.flagged / n,
+                   tally.unequal / n);
         std::fflush(stdout);
     }
     return 0;

@@ -49,12 +49,13 @@ struct AnswerOptions {
     AirOptions air;
     std::string use;
     std::string allowance = "cautious";
-    std::optional<double> bound, mattersKw, mattersPct;
+    std::optional<double> bound, mattersKw, mattersPct, refit;
     void addTo(CLI::App& command);
     [[nodiscard]] AnalysisSettings settings() const; ///< throws WrongUse
-    /// What the builds are wanted for, in place of what the day says: "2500:4500", "at:5500:150", "gear:3",
-    /// "weights:use.csv". Throws WrongUse; DataError for a file of weights and a gear that the article has not.
-    void takeUse(TestDay& day) const;
+    /// What was decided, in place of what the day says. What the builds are wanted for: "2500:4500", "at:5500:150",
+    /// "gear:3", "weights:use.csv". Throws WrongUse; DataError for a file of weights and a gear that the article has
+    /// not.
+    void takePlan(TestDay& day) const;
 };
 /// For a reader who cannot ask back no pull or no shared range is an error.
 std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,

@@ -68,7 +68,7 @@ void runCredit(const CreditOptions& o) {
     if (o.interactionBound && !(*o.interactionBound > 0.0))
         throw WrongUse(said("cli.interaction_bound"));
     TestDay day = readDay(o.day);
-    o.answer.takeUse(day);
+    o.answer.takePlan(day);
     if (o.interactionBound)
         day.credit.interactionBound_pct = o.interactionBound;
     for (const std::string& partSet : o.partSets)

@@ -116,7 +116,7 @@ std::string batchLine(const std::string& path, const AnalyseOptions& o, const An
     try {
         DayEngine engine(1); // the days are side by side already
         TestDay day = readDay(path);
-        o.answer.takeUse(day);
+        o.answer.takePlan(day);
         const Json answer = analyseAnswer(*analyseOrThrow(day, settingsFor(day, settings), engine));
         for (const auto& [key, value] : answer.items())
             out[key] = value;
@@ -174,11 +174,11 @@ void runAnalyse(const AnalyseOptions& o) {
     if (pullFilesSize(o.day) > kHeldText) {
         const DayOnDisk reader(o.day);
         TestDay noted = reader.day();
-        o.answer.takeUse(noted);
+        o.answer.takePlan(noted);
         return runLean(o, reader, settingsFor(noted, settings));
     }
     TestDay day = readDay(o.day);
-    o.answer.takeUse(day);
+    o.answer.takePlan(day);
     warnOf(day);
     DayEngine engine;
     print(o, day, *analyseOrThrow(day, settingsFor(day, settings), engine));
@@ -255,7 +255,7 @@ void runExport(const ExportOptions& o) {
         (void)saveDay(day, o.target, o.day);
         return;
     }
-    o.answer.takeUse(day);
+    o.answer.takePlan(day);
     settings.quantity = o.quantity;
     settings.credit = true;
     DayEngine engine;
@@ -276,6 +276,7 @@ void AnswerOptions::addTo(CLI::App& command) {
         ->check(CLI::IsMember({"cautious", "steady", "jumps"}))
         ->capture_default_str();
     command.add_option("--drift-bound-pct", bound, said("cli.drift_over_the_session"));
+    command.add_option("--refit-sd-pct", refit, said("cli.refit_sd_pct"));
     command.add_option("--matters-kw", mattersKw, said("cli.smallest_difference_that_matters"));
     command.add_option("--matters-pct", mattersPct, said("cli.the_same_in_per"));
 }
@@ -292,6 +293,8 @@ AnalysisSettings AnswerOptions::settings() const {
     out.matters_pct = mattersPct;
     if ((bound && *bound <= 0.0) || (mattersKw && *mattersKw <= 0.0) || (mattersPct && *mattersPct <= 0.0))
         throw WrongUse(said("cli.drift_bound_pct_matters"));
+    if (refit && !(*refit >= 0.0 && *refit <= 20.0))
+        throw WrongUse(said("cli.refit_sd_range"));
     return out;
 }
 

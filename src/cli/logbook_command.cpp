@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/errors/shown_text.h"
+#include "core/history/across_ladder.h"
 #include "core/history/cell_history.h"
 #include "core/units/log_percent.h"
 #include "formats/across_json.h"
@@ -10,6 +11,7 @@
 #include "logbook/log_days.h"
 #include "logbook/outbox.h"
 
+#include <array>
 #include <csignal>
 #include <filesystem>
 #include <fmt/format.h>
@@ -332,12 +334,43 @@ int runCompare(const LogbookOptions& o) {
     const std::vector<DayRecord> ofCell = logbook->recordsOfCell(named.front().cell);
     const std::vector<const DayRecord*> cell = daysOfDyno(ofCell, &named.front());
     const std::vector<const DayRecord*> net = pointersTo(named);
-    const AcrossAnswer answer = compareAcross(from, to, net, cell);
-    if (o.json)
-        fmt::print("{}\n", dumpJson(acrossAnswer(answer, *articleNet(net))));
-    else
-        fmt::print("{}\n{}", said(acrossSummary(answer)),
-                   acrossNotes(answer).empty() ? std::string() : "  " + said(acrossNotes(answer)) + "\n");
+    const DaysTogether together = daysTogether(net, cell);
+    const AcrossAnswer answer = compareAcross(together, from, to);
+    if (!o.json) {
+        fmt::print("{}\n  {}\n", said(acrossSummary(answer)), said(acrossNotes(answer)));
+        return 0;
+    }
+    DrawCache draws;
+    const auto shapes = shapesTogether(together);
+    fmt::print("{}\n", dumpJson(acrossAnswer(answer, together.net,
+                                             shapes ? curveAcross(together, *shapes, from, to, draws) : std::nullopt)));
+    return 0;
+}
+
+/// The ladder of the first day's article over the days named; of one day over all days of its article on its dyno.
+int runLadder(const LogbookOptions& o) {
+    const auto logbook = openLogbook(addressOf(o));
+    std::vector<DayRecord> named;
+    for (const std::string& text : o.days)
+        named.push_back(recordNamed(*logbook, text));
+    const std::vector<DayRecord> ofCell = logbook->recordsOfCell(named.front().cell);
+    const std::vector<const DayRecord*> cell = daysOfDyno(ofCell, &named.front());
+    std::vector<const DayRecord*> net = pointersTo(named);
+    if (named.size() == 1)
+        for (const DayRecord* day : cell)
+            if (day->id != named.front().id && byArticle(std::array{day, net.front()}).size() == 1)
+                net.push_back(day);
+    const DaysTogether together = daysTogether(net, cell);
+    const AcrossLadder ladder = acrossLadder(together, together.net.articleOf({named.front().id, {}, {}}));
+    if (o.json) {
+        fmt::print("{}\n", dumpJson(ladderAnswer(ladder)));
+        return 0;
+    }
+    fmt::print("{}\n", said(ladderSummary(ladder)));
+    for (const AcrossAnswer& step : ladder.steps)
+        fmt::print("  {}\n", said(acrossSummary(step)));
+    if (!ladder.steps.empty())
+        fmt::print("  {}\n", said(ladderNotes(ladder)));
     return 0;
 }
 
@@ -407,6 +440,10 @@ void addLogbook(CLI::App& app) {
     compare->add_option("to", o->to, said("cli.logbook_to"))->required();
     compare->add_option("days", o->days, said("cli.logbook_days"));
     compare->callback(withLibrary(o, runCompare));
+
+    CLI::App* ladder = command("ladder", "cli.logbook_ladder");
+    ladder->add_option("days", o->days, said("cli.logbook_ladder_days"))->required();
+    ladder->callback(withLibrary(o, runLadder));
 }
 
 } // namespace hillrun::cli

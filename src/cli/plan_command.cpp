@@ -57,7 +57,7 @@ std::vector<std::string> repeated(const std::vector<std::string>& sets, int pull
 std::optional<int> enoughForAll(const std::vector<std::string>& sets, double effect, double sd) {
     std::optional<int> most;
     for (const std::string& build : othersIn(sets)) {
-        const auto pulls = pullsPerSetNeeded(sets, "A", build, effect, sd);
+        const auto pulls = pullsPerSetNeeded(sets, "A", build, effect, {sd});
         if (!pulls)
             return std::nullopt;
         most = std::max(most.value_or(0), *pulls);
@@ -86,8 +86,8 @@ Json answer(const Options& o, const std::vector<std::string>& sets) {
     bool identified = false;
     for (const std::string& build : othersIn(sets)) {
         const PlannedContrast contrast = *plannedContrast(order, "A", build);
-        chance = std::min(chance, chanceToSee(contrast, effect, sd));
-        smallest = std::max(smallest, smallestSeen(contrast, sd).value_or(1e9));
+        chance = std::min(chance, chanceToSee(contrast, effect, {sd}));
+        smallest = std::max(smallest, smallestSeen(contrast, {sd}).value_or(1e9));
         identified = contrast.driftIdentified;
     }
     Json out{{"sets", sets},

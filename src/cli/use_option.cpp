@@ -67,7 +67,9 @@ WantedUse wantedUse(const std::string& text) {
     return range;
 }
 
-void AnswerOptions::takeUse(TestDay& day) const {
+void AnswerOptions::takePlan(TestDay& day) const {
+    if (refit)
+        day.plan.refitSd = {{*refit}, 0.0};
     if (use.empty())
         return;
     day.plan.use = wantedUse(use);

@@ -51,7 +51,53 @@ Json cellAnswer(const CellHistory& cell) {
     return out;
 }
 
-Json acrossAnswer(const AcrossAnswer& answer, const ArticleNet& net) {
+namespace {
+
+/// Log differences in per cent.
+Json percents(const Eigen::VectorXd& logs) {
+    Json out = Json::array();
+    for (const double log : logs)
+        out.push_back(percentOfLog(log));
+    return out;
+}
+
+Json curveJson(const CurveAcross& curve) {
+    return {{"rpm", curve.rpm},
+            {"delta_pct", percents(curve.delta)},
+            {"pointwise95",
+             {{"low_pct", percents(curve.delta - curve.pointwiseHalf)},
+              {"high_pct", percents(curve.delta + curve.pointwiseHalf)}}},
+            {"simultaneous95",
+             {{"low_pct", percents(curve.delta - curve.simultaneousHalf)},
+              {"high_pct", percents(curve.delta + curve.simultaneousHalf)}}}};
+}
+
+Json pairJson(const AcrossAnswer& answer) {
+    Json through = Json::array();
+    for (const BuildOfDay& build : answer.through)
+        through.push_back(build.text());
+    Json odd = Json::array();
+    for (const OddBuild& one : answer.odd)
+        odd.push_back({{"build", one.build.text()}, {"off_pct", percentOfLog(one.off)}});
+    const auto limit = [&](double AcrossDays::*end) {
+        return answer.interval ? Json(percentOfLog(*answer.interval.*end)) : Json(nullptr);
+    };
+    return {{"from", answer.from.text()},
+            {"to", answer.to.text()},
+            {"connected_through", std::move(through)},
+            {"delta_pct", percentOfLog(answer.estimate)},
+            {"low_pct", limit(&AcrossDays::low)},
+            {"high_pct", limit(&AcrossDays::high)},
+            {"from_rpm", answer.over.low},
+            {"to_rpm", answer.over.high},
+            {"odd", std::move(odd)},
+            {"note", Voice::forFiles().say(acrossNotes(answer))},
+            {"summary", Voice::forFiles().say(acrossSummary(answer))}};
+}
+
+} // namespace
+
+Json acrossAnswer(const AcrossAnswer& answer, const ArticleNet& net, const std::optional<CurveAcross>& curve) {
     Json out;
     out["builds"] = Json::array();
     for (const std::vector<BuildOfDay>& same : net.builds) {
@@ -60,26 +106,25 @@ Json acrossAnswer(const AcrossAnswer& answer, const ArticleNet& net) {
             days.push_back(one.text());
         out["builds"].push_back({{"id", same.front().text()}, {"ran_as", std::move(days)}});
     }
-    Json through = Json::array();
-    for (const BuildOfDay& build : answer.through)
-        through.push_back(build.text());
-    Json odd = Json::array();
-    for (const OddBuild& one : answer.odd)
-        odd.push_back({{"build", one.build.text()}, {"off_pct", percentOfLog(one.off)}});
-    const auto limit = [&](double log) { return answer.interval ? Json(percentOfLog(log)) : Json(nullptr); };
-    const auto interval = answer.interval.value_or(AcrossDays{});
     out["comparisons"] = Json::array();
-    out["comparisons"].push_back({{"from", answer.from.text()},
-                                  {"to", answer.to.text()},
-                                  {"connected_through", std::move(through)},
-                                  {"delta_pct", percentOfLog(answer.estimate)},
-                                  {"low_pct", limit(interval.low)},
-                                  {"high_pct", limit(interval.high)},
-                                  {"from_rpm", net.rpm.low},
-                                  {"to_rpm", net.rpm.high},
-                                  {"odd", std::move(odd)},
-                                  {"note", Voice::forFiles().say(acrossNotes(answer))},
-                                  {"summary", Voice::forFiles().say(acrossSummary(answer))}});
+    out["comparisons"].push_back(pairJson(answer));
+    out["comparisons"].back()["curve"] = curve ? curveJson(*curve) : Json(nullptr);
+    return out;
+}
+
+Json ladderAnswer(const AcrossLadder& ladder) {
+    Json out;
+    out["builds"] = Json::array();
+    for (const BuildOfDay& build : ladder.builds)
+        out["builds"].push_back(build.text());
+    out["steps"] = Json::array();
+    for (const AcrossAnswer& step : ladder.steps)
+        out["steps"].push_back(pairJson(step));
+    out["from_first"] = Json::array();
+    for (const AcrossAnswer& one : ladder.fromBase)
+        out["from_first"].push_back(pairJson(one));
+    out["note"] = Voice::forFiles().say(ladderNotes(ladder));
+    out["summary"] = Voice::forFiles().say(ladderSummary(ladder));
     return out;
 }
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/history/across_ladder.h"
 #include "core/history/cell_history.h"
 #include "formats/json_reader.h"
 
@@ -9,7 +10,9 @@ namespace hillrun {
 
 /// The answer of `logbook cell --json`.
 Json cellAnswer(const CellHistory& cell);
-/// The answer of `logbook compare --json`.
-Json acrossAnswer(const AcrossAnswer& answer, const ArticleNet& net);
+/// The answer of `logbook compare --json`; `curve` where there is one.
+Json acrossAnswer(const AcrossAnswer& answer, const ArticleNet& net, const std::optional<CurveAcross>& curve);
+/// The answer of `logbook ladder --json`.
+Json ladderAnswer(const AcrossLadder& ladder);
 
 } // namespace hillrun

@@ -163,6 +163,15 @@ Json noiseJson(const DayAnalysis& analysis) {
     return {{"unequal", noise.unequal}, {"p", noise.smallestP}, {"builds", std::move(builds)}};
 }
 
+Json refitJson(const DayAnalysis& analysis) {
+    if (!analysis.model || !analysis.model->input.refit.known())
+        return nullptr;
+    const RefitSpread& refit = analysis.model->input.refit;
+    return {{"sd_pct", percentOfLog(std::sqrt(refit.meanSquare()))},
+            {"from", refit.freedom > 0.0 ? "cell" : "entered"},
+            {"degrees_of_freedom", refit.freedom > 0.0 ? Json(refit.freedom) : Json(nullptr)}};
+}
+
 Json buildsJson(const DayAnalysis& analysis) {
     Json out = Json::array();
     for (const BuildResult& build : analysis.builds) {
@@ -413,6 +422,7 @@ Json analyseAnswer(const DayAnalysis& analysis) {
                             {"degrees_of_freedom", analysis.model ? analysis.model->degreesOfFreedom : 0}};
     out["drift"] = driftJson(analysis);
     out["noise"] = noiseJson(analysis);
+    out["refit"] = refitJson(analysis);
     out["builds"] = buildsJson(analysis);
     out["comparisons"] = Json::array();
     for (const Comparison& comparison : analysis.comparisons)

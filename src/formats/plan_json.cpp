@@ -67,6 +67,35 @@ Json useToJson(const Plan& plan) {
     return out;
 }
 
+/// Entered, or equally likely ones that the cell has taught, with their degrees of freedom.
+RefitSd readRefit(ObjectReader& in) {
+    constexpr double kMost_pct = 20.0;
+    RefitSd out;
+    out.likely_pct = in.numbers("refit_sd_likely_pct");
+    out.freedom = in.number("refit_degrees_of_freedom").value_or(0.0);
+    if (const auto entered = in.number("refit_sd_pct"))
+        out = {{*entered}, 0.0};
+    for (const double sd_pct : out.likely_pct)
+        if (!(sd_pct >= 0.0 && sd_pct <= kMost_pct))
+            throw DataError(Problem::BadValue, {significant(sd_pct, 6), Statement{"not_allowed.refit"}},
+                            in.place("refit_sd_pct"));
+    if (!(out.freedom >= 0.0))
+        throw DataError(Problem::BadValue, {significant(out.freedom, 6), Statement{"not_allowed.not_above_zero"}},
+                        in.place("refit_degrees_of_freedom"));
+    return out;
+}
+
+void putRefit(Json& out, const RefitSd& refit) {
+    if (refit.likely_pct.empty())
+        return;
+    if (refit.likely_pct.size() == 1) {
+        out["refit_sd_pct"] = refit.likely_pct.front();
+        return;
+    }
+    out["refit_sd_likely_pct"] = refit.likely_pct;
+    out["refit_degrees_of_freedom"] = refit.freedom;
+}
+
 Plan readPlan(ObjectReader in) {
     Plan out;
     out.design = in.text("design");
@@ -86,6 +115,9 @@ Plan readPlan(ObjectReader in) {
         throw DataError(Problem::BadValue,
                         {significant(*out.driftBound_pct, 6), Statement{"not_allowed.not_above_zero"}},
                         in.place("drift_bound_pct"));
+    out.refitSd = readRefit(in);
+    for (ObjectReader& one : in.objects("earlier_builds"))
+        out.earlier.push_back({one.requiredText("day"), one.requiredText("build"), one.text("date")});
     readUse(out, in);
     out.useAfterLooking = in.flag("use_after_looking", false);
     out.protocol = readProtocol(in.object("protocol"));
@@ -115,6 +147,9 @@ Json planJson(const Plan& plan) {
     for (const auto& [from, to] : plan.pairs)
         out["pairs"].push_back({{"from", from}, {"to", to}});
     putKnown(out, "drift_bound_pct", plan.driftBound_pct);
+    putRefit(out, plan.refitSd);
+    for (const BuildOfDay& one : plan.earlier)
+        out["earlier_builds"].push_back({{"day", one.day}, {"build", one.build}, {"date", one.date}});
     if (const auto* range = std::get_if<RpmRange>(&plan.use))
         out["use_rpm"] = {range->low, range->high};
     if (const Json use = useToJson(plan); !use.empty())

@@ -33,18 +33,30 @@ std::string placeOf(const fs::path& path) {
 }
 
 LogbookEntry entryOf(const fs::path& path) {
-    LogbookEntry out;
-    out.stamp = dayStamp(path);
+    std::string before = dayStamp(path); // what is written while it is read is newer than this
     const DayOnDisk reader(path);
     const AnalysisSettings settings = settingsFor(reader.day(), {});
     const LeanAnswer answer = analyseLean(reader.day(), settings, [&](size_t number) { return reader.read(number); });
-    out.record = recordOf(answer.day, *answer.analysis);
+    LogbookEntry out = entryOf(path, answer.day, *answer.analysis);
+    out.stamp = std::move(before);
+    return out;
+}
+
+LogbookEntry entryOf(const fs::path& path, const TestDay& day, const DayAnalysis& analysis) {
+    LogbookEntry out;
+    out.stamp = dayStamp(path);
+    out.record = recordOf(day, analysis);
     if (out.record.pulls.empty() || out.record.id.empty())
         throw DataError(Problem::NothingToCompare, {Statement{"across.no_pulls"}}, {.file = path.string()});
     out.summary = Voice::forFiles().say(out.record.summary);
     out.host = thisBench();
     out.path = placeOf(path);
     return out;
+}
+
+bool workedOutAlike(const TestDay& day, const DayAnalysis& analysis) {
+    const AnalysisSettings usual = settingsFor(day, {});
+    return analysis.settings.reduce == usual.reduce && analysis.settings.drift == usual.drift;
 }
 
 void keepPackage(Logbook& logbook, const LogbookEntry& entry) {

@@ -13,6 +13,11 @@ namespace hillrun {
 /// DataError; NothingToCompare for a day without pulls in use.
 LogbookEntry entryOf(const std::filesystem::path& path);
 
+/// The same of a day that is worked out already; its settings must be those of `workedOutAlike`.
+LogbookEntry entryOf(const std::filesystem::path& path, const TestDay& day, const DayAnalysis& analysis);
+/// Whether an answer was worked out as all days of a logbook are: standard, smoothing and what is allowed for drift.
+bool workedOutAlike(const TestDay& day, const DayAnalysis& analysis);
+
 /// Keeps the day itself where other benches read the logbook too, so that they can open it; elsewhere does nothing.
 void keepPackage(Logbook& logbook, const LogbookEntry& entry);
 

@@ -139,7 +139,7 @@ void addMethod(Section& out, const Telling& t) {
 Section pairSection(const Telling& t, const Comparison& comparison, const SheetSections& sections) {
     Section out;
     out.blocks.emplace_back(Sentence{t.voice.say(summary(comparison, t.units()))});
-    if (const Statement refit = refitStatement(comparison); !refit.empty())
+    if (const Statement refit = refitStatement(comparison, t.analysis); !refit.empty())
         addParagraph(out, t.said("sheet.refit", {refit}), Tone::Quiet);
     if (sections.changed)
         addChanged(out, t, comparison);

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/compare/quantity.h"
+#include "core/history/over_days.h"
 #include "report/telling.h"
 
 namespace hillrun::report {
@@ -15,9 +16,10 @@ struct SheetSections {
     bool bands = true;
     bool leftOut = true;
     bool method = true;
-    bool field = true;    ///< a page for all builds at once, of a day with three and more
-    bool credit = true;   ///< a page for what each part gives, when it was worked out
-    bool quantity = true; ///< a page for another curve of the pair, when one was wanted
+    bool field = true;     ///< a page for all builds at once, of a day with three and more
+    bool credit = true;    ///< a page for what each part gives, when it was worked out
+    bool otherDays = true; ///< a page for builds of other days, when some stand beside the day's
+    bool quantity = true;  ///< a page for another curve of the pair, when one was wanted
     bool operator==(const SheetSections&) const = default;
 };
 
@@ -33,6 +35,9 @@ Section fieldSection(const Telling& t);
 
 /// What each part gives, or the best of a swept setting. The day's credit was worked out.
 Section creditSection(const Telling& t);
+
+/// Builds of other days against the day's own, the ladder over days, and which days stand behind these figures.
+Section daysSection(const Telling& t, const OverDays& over);
 
 /// Another curve of two builds.
 Section quantitySection(const Telling& t, const QuantityAnswer& answer, const QuantityPair& pair);

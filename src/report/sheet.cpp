@@ -40,7 +40,7 @@ void numberPages(Document& out, const Telling& t) {
 } // namespace
 
 Document documentOf(const TestDay& day, const DayAnalysis& analysis, const std::vector<const Comparison*>& comparisons,
-                    const Voice& voice, const SheetSections& sections, const FigureStyle& style) {
+                    const Voice& voice, const SheetSections& sections, const FigureStyle& style, const OverDays* over) {
     const Telling t{day, analysis, voice, style};
     Document out;
     out.name = day.name.empty() ? t.said("sheet.untitled") : day.name;
@@ -59,6 +59,8 @@ Document documentOf(const TestDay& day, const DayAnalysis& analysis, const std::
         out.sections.push_back(fieldSection(t));
     if (sections.credit && analysis.credit && analysis.credit->sets.kind != CreditKind::None)
         out.sections.push_back(creditSection(t));
+    if (sections.otherDays && over && !day.plan.earlier.empty())
+        out.sections.push_back(daysSection(t, *over));
     numberPages(out, t);
     return out;
 }

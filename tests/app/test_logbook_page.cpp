@@ -3,39 +3,17 @@
 #include "app/logbook/logbook_page.h"
 #include "app_support.h"
 #include "core/units/log_percent.h"
-#include "logbook/log_days.h"
+#include "own_logbook.h"
 
 #include <QPushButton>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
 using hillrun::test::OpenWindow;
+using hillrun::test::OwnLogbook;
 namespace fs = std::filesystem;
 
 namespace {
-
-/// A logbook of its own for one test.
-class OwnLogbook {
-public:
-    OwnLogbook() { qputenv("HILLRUN_LOGBOOK", QByteArray::fromStdString(file().string())); }
-    ~OwnLogbook() { qunsetenv("HILLRUN_LOGBOOK"); }
-    OwnLogbook(const OwnLogbook&) = delete;
-    OwnLogbook& operator=(const OwnLogbook&) = delete;
-    [[nodiscard]] fs::path file() const { return m_folder.path() / "book.sqlite"; }
-    void add(const fs::path& day, const std::string& date = {}) const {
-        LogbookEntry entry = entryOf(day);
-        if (!date.empty()) {
-            entry.record.date = date;
-            entry.record.id = date + entry.record.id;
-            entry.path += date;
-        }
-        Logbook(logbookAddress(file().string())).put(entry);
-    }
-    [[nodiscard]] long count() const { return Logbook(logbookAddress(file().string())).count({}); }
-
-private:
-    test::TemporaryFolder m_folder;
-};
 
 fs::path demo(const char* name) { return fs::path(std::getenv("HILLRUN_DATA")) / "demo" / name; }
 
@@ -109,8 +87,8 @@ TEST_CASE("two days are put beside each other, and the sentence says what may be
     book.add(demo("day-2-boost-buggy"));
     OpenWindow w(test::latticeDay());
     w.window->showPage("logbook");
-    REQUIRE(listed(w, 3)); // newest first: the buggy's day, June, March
-    CHECK_FALSE(w.find<QComboBox>("besideFrom")->isVisible());
+    REQUIRE(listed(w, 3));                                   // newest first: the buggy's day, June, March
+    CHECK_FALSE(w.find<QComboBox>("besideTo")->isVisible()); // one day: its build may go beside today's
     choose(w, {1, 2});
     CHECK(w.find<QComboBox>("besideFrom")->isVisible());
     REQUIRE(QTest::qWaitFor([&] { return headOf(w).contains(u"B of 2025-06-01"_s); }, 10000));

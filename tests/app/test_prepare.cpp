@@ -1,6 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "app/document/repeatability_log.h"
 #include "app/prepare/article_dialog.h"
 #include "app/prepare/article_panel.h"
 #include "app/prepare/build_model.h"
@@ -246,33 +245,6 @@ TEST_CASE("what matters gives the pulls needed, and what the plan can see") {
     w.type("mattersField", u"0.05"_s);
     w.type("repeatabilityField", u"5"_s);
     CHECK(w.text("planDetails").contains(u"even 30 pulls a set are too few"_s));
-}
-
-TEST_CASE("the repeatability of an article is remembered from its days") {
-    test::TemporaryFolder folder;
-    RepeatabilityLog log(folder.path() / "log.json");
-    const TestDay day = readDay(test::demoDay());
-    DrawCache cache;
-    const DayAnalysis analysis = analyse(day, {}, cache);
-    CHECK(log.of(day.article.name, {}) == MeasuredRepeatability{});
-    log.note(day, folder.path() / "one", analysis);
-    log.note(day, folder.path() / "one", analysis); // a day counts once
-    MeasuredRepeatability known = log.of(day.article.name, {});
-    CHECK(known.days == 1);
-    CHECK(known.sd == Approx(analysis.model->levelSd));
-    CHECK(known.degreesOfFreedom == analysis.model->degreesOfFreedom);
-    DayAnalysis noisy = analysis;
-    DayModel twice = *analysis.model;
-    twice.levelSd *= 2.0;
-    noisy.model = std::make_shared<const DayModel>(twice);
-    log.note(day, folder.path() / "two", noisy);
-    known = log.of(day.article.name, {});
-    CHECK(known.days == 2);
-    CHECK(known.sd == Approx(analysis.model->levelSd * std::sqrt((1.0 + 4.0) / 2.0))); // pooled variance
-    CHECK(log.of(day.article.name, folder.path() / "two").days == 1);
-    CHECK(log.of("another engine", {}).days == 0);
-    std::ofstream(folder.path() / "log.json") << "rubbish";
-    CHECK(log.of(day.article.name, {}).days == 0);
 }
 
 TEST_CASE("protocol, gear check and windows") {

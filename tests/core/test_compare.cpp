@@ -278,7 +278,7 @@ TEST_CASE("what would settle a pair is worked out with the day's own sets") {
         for (const char* build : {"A", "B", "A"})
             order.insert(order.end(), static_cast<size_t>(each), build);
         return chanceToSee(*plannedContrast(order, "A", "B"), 0.008,
-                           upperLimit80(a.model->levelSd, a.model->degreesOfFreedom));
+                           {upperLimit80(a.model->levelSd, a.model->degreesOfFreedom)});
     };
     CHECK(wanted(pulls) >= 0.8);
     CHECK(wanted(pulls - 1) < 0.8);

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/errors/data_error.h"
 #include "core/history/cell_history.h"
+#include "core/history/days_together.h"
+#include "core/history/over_days.h"
 #include "day_support.h"
 #include "english.h"
 
@@ -159,7 +161,8 @@ TEST_CASE("an old base is used again through what ran on both days") {
     CHECK(answer.interval->high > 0.02);
     CHECK(answer.refitKnown);
     CHECK(inEnglish(acrossSummary(answer)).find("C of 2026-05-02") != std::string::npos);
-    CHECK(inEnglish(acrossNotes(answer)) == "Through A of 2025-05-01, which ran on both sides.");
+    CHECK(inEnglish(acrossNotes(answer))
+              .find("Through A of 2025-05-01, which ran on both sides. Mean power over 3 000") == 0);
 
     // Turned round it is negated.
     const AcrossAnswer turned = compareAcross({"d2", "C"}, {"d1", "B"}, shop.named({"d1", "d2"}), shop.all());
@@ -311,6 +314,129 @@ TEST_CASE("an odd day of a build is named with its size") {
     CHECK(std::any_of(answer.odd.begin(), answer.odd.end(), [](const auto& odd) {
         return odd.build == BuildOfDay{"d2", "B"} && std::abs(odd.off - std::log(1.05)) < 0.02 && !odd.onlyTwo;
     }));
+}
+
+TEST_CASE("a ladder over days: its steps add up, its intervals hold together") {
+    Workshop shop(11);
+    shop.refitSd = 0.001;
+    shop.day("d1", "2024-05-01", "ABA");
+    shop.day("d2", "2025-05-02", "BCB");
+    shop.day("d3", "2026-05-03", "CD"); // no return
+    for (int i = 0; i < 8; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
+    const DaysTogether days = daysTogether(shop.named({"d1", "d2", "d3"}), shop.all());
+    const AcrossLadder ladder = acrossLadder(days, "flat twin");
+    REQUIRE(ladder.builds == std::vector<BuildOfDay>{{"d1", "A"}, {"d1", "B"}, {"d2", "C"}, {"d3", "D"}});
+    REQUIRE(ladder.steps.size() == 3);
+    double sum = 0.0;
+    for (size_t i = 0; i < 3; ++i) {
+        sum += ladder.steps[i].estimate;
+        CHECK(ladder.fromBase[i].estimate == Approx(sum).epsilon(1e-9));
+        CHECK(ladder.steps[i].interval->low < 0.02);
+        CHECK(ladder.steps[i].interval->high > 0.02);
+    }
+    // Wider than one by itself: five differences at once.
+    const AcrossAnswer alone = compareAcross(days, ladder.builds[0], ladder.builds[1]);
+    const AcrossDays& together = *ladder.steps[0].interval;
+    CHECK(together.high - together.low > 1.1 * (alone.interval->high - alone.interval->low));
+    const AcrossAnswer fifth = compareAcross(days, ladder.builds[0], ladder.builds[1], 0.99);
+    CHECK(together.high - together.low == Approx(fifth.interval->high - fifth.interval->low));
+    const std::string said = inEnglish(ladderSummary(ladder));
+    CHECK(said.find("From A of 2024-05-01 to D of 2026-05-03") == 0);
+    CHECK(said.find("3 steps") != std::string::npos);
+    CHECK(inEnglish(ladderNotes(ladder)).find("2026-05-03") != std::string::npos); // unprotected
+    CHECK(ladder.steps[0].unprotected.empty());
+    CHECK(ladder.steps[2].unprotected == std::vector<std::string>{"2026-05-03"});
+    CHECK(acrossLadder(days, "another").steps.empty());
+    CHECK(inEnglish(ladderSummary({})).find("No ladder yet") == 0);
+    CHECK(ladderNotes({}).empty());
+}
+
+namespace {
+
+/// A record as the day that it was made of, with the builds and the order of its pulls as its plan.
+TestDay dayOf(const DayRecord& record) {
+    TestDay out;
+    out.id = record.id;
+    out.date = record.date;
+    for (const BuildRecord& build : record.builds) {
+        out.builds.push_back({});
+        out.builds.back().id = build.id;
+        out.builds.back().parts = build.parts;
+    }
+    for (const PullRecord& pull : record.pulls)
+        out.plan.order.push_back(pull.build);
+    return out;
+}
+
+std::vector<DayRecord> copied(const std::vector<const DayRecord*>& days) {
+    std::vector<DayRecord> out;
+    for (const DayRecord* day : days)
+        out.push_back(*day);
+    return out;
+}
+
+} // namespace
+
+TEST_CASE("builds of other days stand beside today's with their curves, and with what the plan would tell") {
+    Workshop shop(12);
+    DayRecord& old = shop.day("d1", "2025-05-01", "ABA");
+    const DayRecord today = shop.day("d2", "2026-05-02", "ACA");
+    for (int i = 0; i < 8; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
+    old.shapeVariance.assign(10, 1e-5F);
+    old.varianceLow_rpm = 3000.0;
+    TestDay day = dayOf(today);
+    const BuildOfDay b{"d1", "B", "2025-05-01"};
+    day.plan.earlier = {b, {"d9", "A", "2020-01-01"}};
+    DayRecord& other = shop.day("d3", "2025-07-01", "ABA");
+    other.measuredAt = "wheel";
+    day.plan.earlier.push_back({"d3", "A", "2025-07-01"});
+    const std::vector<DayRecord> known = copied(shop.all());
+    const OverDays over = overDays(day, today, known, {true, true});
+    REQUIRE(over.find(b, "C"));
+    CHECK(over.find(b, "A")); // B of then against A of now
+    CHECK_FALSE(over.find(b, "Q"));
+    const EarlierPair& pair = *over.find(b, "C");
+    const auto ofDyno = daysOfDyno(known, &today); // without the day at the wheel
+    CHECK(pair.answer.estimate == compareAcross(b, {"d2", "C"}, shop.named({"d1", "d2"}), ofDyno).estimate);
+    REQUIRE(pair.curve);
+    CHECK(pair.curve->delta.mean() == Approx(pair.answer.estimate).epsilon(1e-9));
+    REQUIRE(over.curves.size() == 2);
+    CHECK(over.curves[0].rpm.size() == 10);
+    CHECK(over.curves[0].power_w.front() == Approx(40000.0 * std::exp(0.02)).epsilon(0.02));
+    REQUIRE(over.whyNot.size() == 2);
+    CHECK(inEnglish({over.whyNot[0]}) == "A of 2020-01-01 is not in the logbook.");
+    CHECK(inEnglish({over.whyNot[1]}).find("another dyno") != std::string::npos);
+    CHECK(over.ladder.steps.size() == 2);
+    CHECK(over.days == std::vector<std::string>{"2025-05-01 d1", "2026-05-02 d2"});
+
+    // Before a pull is made: half of what the interval turned out to be, and less when B itself runs again.
+    DayRecord planned = today;
+    planned.pulls.clear();
+    const OverDays before = overDays(day, planned, known, {});
+    CHECK(before.pairs.empty());
+    REQUIRE_FALSE(before.planned.empty());
+    const PlannedAcross& plan = before.planned.front();
+    REQUIRE(plan.half);
+    CHECK(plan.build == "C");
+    CHECK(*plan.half == Approx(0.5 * (pair.answer.interval->high - pair.answer.interval->low)).epsilon(0.15));
+    REQUIRE(plan.halfAgain);
+    CHECK(*plan.halfAgain < *plan.half);
+}
+
+TEST_CASE("a plan that nothing joins to an earlier build says so, and what would") {
+    Workshop shop(13);
+    shop.day("d1", "2025-05-01", "ABA");
+    DayRecord today = shop.day("d2", "2026-05-02", "CDC");
+    TestDay day = dayOf(today);
+    today.pulls.clear();
+    day.plan.earlier = {{"d1", "A", "2025-05-01"}};
+    const OverDays over = overDays(day, today, copied(shop.named({"d1"})), {});
+    REQUIRE(over.planned.size() == 1);
+    CHECK_FALSE(over.planned[0].half);
+    CHECK(over.planned[0].build == "C");
+    CHECK(over.planned[0].halfAgain);
 }
 
 TEST_CASE("a day's record holds what the day gave") {

@@ -144,28 +144,28 @@ TEST_CASE("the chance to see an effect is the one found by simulating the t test
             found += a.dot(y) > critical * s * a.norm() ? 1 : 0;
         }
         INFO(row.order);
-        CHECK(chanceToSee(*contrast, row.effect, row.sd) == Approx(found / double(kDays)).margin(0.02));
+        CHECK(chanceToSee(*contrast, row.effect, {row.sd}) == Approx(found / double(kDays)).margin(0.02));
     }
 }
 
 TEST_CASE("pulls needed: enough, and not one more than needed") {
     for (const double effect : {0.005, 0.01, 0.02}) {
-        const auto n = pullsPerSetNeeded({"A", "B", "A"}, "A", "B", effect, 0.005);
+        const auto n = pullsPerSetNeeded({"A", "B", "A"}, "A", "B", effect, {0.005});
         REQUIRE(n);
         const auto order = [](int pulls) {
             const size_t k = static_cast<size_t>(pulls);
             return std::string(k, 'A') + std::string(k, 'B') + std::string(k, 'A');
         };
-        CHECK(chanceToSee(*plannedContrast(letters(order(*n)), "A", "B"), effect, 0.005) >= 0.80);
+        CHECK(chanceToSee(*plannedContrast(letters(order(*n)), "A", "B"), effect, {0.005}) >= 0.80);
         if (*n > 1)
-            CHECK(chanceToSee(*plannedContrast(letters(order(*n - 1)), "A", "B"), effect, 0.005) < 0.80);
+            CHECK(chanceToSee(*plannedContrast(letters(order(*n - 1)), "A", "B"), effect, {0.005}) < 0.80);
     }
-    CHECK_FALSE(pullsPerSetNeeded({"A", "B"}, "A", "B", 0.0005, 0.01));
+    CHECK_FALSE(pullsPerSetNeeded({"A", "B"}, "A", "B", 0.0005, {0.01}));
     const auto contrast = plannedContrast(letters("AAABBBAAA"), "A", "B");
-    const auto smallest = smallestSeen(*contrast, 0.005);
+    const auto smallest = smallestSeen(*contrast, {0.005});
     REQUIRE(smallest);
-    CHECK(chanceToSee(*contrast, *smallest, 0.005) == Approx(0.80).margin(1e-6));
-    CHECK_FALSE(smallestSeen(*plannedContrast(letters("AB"), "A", "B"), 0.005));
+    CHECK(chanceToSee(*contrast, *smallest, {0.005}) == Approx(0.80).margin(1e-6));
+    CHECK_FALSE(smallestSeen(*plannedContrast(letters("AB"), "A", "B"), {0.005}));
     // chi-square table: the 20 % point for 4 degrees of freedom is 1.649.
     CHECK(upperLimit80(1.0, 4) == Approx(std::sqrt(4.0 / 1.649)).epsilon(1e-3));
 }

@@ -114,3 +114,28 @@ TEST_CASE("dynos, losses, friction and the school of boosted engines survive the
     CHECK(problem(with("\"builds\"", R"("loss": {"method": "percent", "percent": 80}, "builds")")).find("percent") !=
           std::string::npos);
 }
+
+TEST_CASE("what is known of refitting, and builds of other days, are kept with the plan") {
+    TestDay day = dayFromJson(kDay, "day.json");
+    CHECK(day.plan.refitSd == RefitSd{});
+    CHECK(dayToJson(day).find("refit") == std::string::npos);
+    const auto again = [](const TestDay& one) { return dayFromJson(dayToJson(one), "day.json").plan; };
+    day.plan.refitSd = {{0.3}, 0.0};
+    day.plan.earlier = {{"2025-05-01-abc", "B", "2025-05-01"}};
+    CHECK(again(day).refitSd == day.plan.refitSd);
+    CHECK(again(day).earlier == day.plan.earlier);
+    CHECK(again(day).earlier.front().date == "2025-05-01");
+    day.plan.refitSd = {{0.1, 0.2, 0.35}, 12.0};
+    CHECK(again(day).refitSd == day.plan.refitSd);
+    const auto refused = [](const std::string& plan) {
+        const std::string text = with("\"pulls\":", "\"plan\": " + plan + ", \"pulls\":");
+        CHECK_THROWS_AS(dayFromJson(text, "day.json"), DataError);
+    };
+    refused(R"({"refit_sd_pct": -0.1})");
+    refused(R"({"refit_sd_pct": 20.1})");
+    refused(R"({"refit_sd_likely_pct": [0.1, 25]})");
+    refused(R"({"refit_sd_likely_pct": [0.1, 0.2], "refit_degrees_of_freedom": -1})");
+    refused(R"({"earlier_builds": [{"day": "d1"}]})");
+    CHECK(dayFromJson(with("\"pulls\":", R"("plan": {"refit_sd_pct": 20}, "pulls":)"), "day.json")
+              .plan.refitSd.likely_pct == std::vector<double>{20.0});
+}

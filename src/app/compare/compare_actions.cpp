@@ -19,7 +19,7 @@ public:
 };
 
 PageView* makeComparePage(const Workplace& at, QWidget* parent) {
-    return new ComparePage(at.document, at.selection, at.look, at.actions, parent);
+    return new ComparePage(at.document, at.selection, at.look, at.otherDays, at.actions, parent);
 }
 
 void CompareActions::declare(const Workplace& at) {
@@ -38,6 +38,20 @@ void CompareActions::declare(const Workplace& at) {
                     .scope = {"compare"},
                     .rule = [](const WindowState& s) { return s.pairShown; }},
                    &at.actions, [page] { page().showField(!page().fieldShown()); });
+    at.actions.add({.id = "compare.earlier",
+                    .text = tr("Other days"),
+                    .keys = {u"E"_s},
+                    .tip = tr("A build of an earlier day held against one of today's, or the pair alone"),
+                    .scope = {"compare"},
+                    .rule = [](const WindowState& s) { return s.dayOpen; }},
+                   &at.actions, [page] { page().showEarlier(!page().earlierShown()); });
+    at.actions.add({.id = "compare.remove_earlier",
+                    .text = tr("Take it away"),
+                    .tip = tr("The build of another day that is shown"),
+                    .scope = {"compare"},
+                    .edits = true,
+                    .rule = [](const WindowState& s) { return s.dayOpen; }},
+                   &at.actions, [page] { page().earlier().removeShown(); });
     at.actions
         .add({.id = "compare.over_power",
               .text = tr("Over power"),

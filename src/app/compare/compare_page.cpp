@@ -53,8 +53,8 @@ QString withoutStop(const Statement& note) { return qs(note).remove(QRegularExpr
 
 } // namespace
 
-ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
-                         QWidget* parent)
+ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, OtherDays& otherDays,
+                         ActionRegistry& actions, QWidget* parent)
     : PageView(parent), m_document(document), m_selection(selection), m_look(look) {
     setObjectName(u"comparePage"_s);
     auto* layout = new QVBoxLayout(this);
@@ -66,6 +66,17 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     m_views = new QStackedWidget(this);
     m_views->addWidget(m_pair);
     m_views->addWidget(m_field);
+    m_earlier = new EarlierPane(document, selection, look, otherDays, actions, this);
+    m_views->addWidget(m_earlier);
+    const auto bring = [this, &otherDays] {
+        if (isVisible() && earlierShown())
+            otherDays.bringUpToDate();
+    };
+    connect(&otherDays, &OtherDays::outdated, this, bring);
+    connect(m_views, &QStackedWidget::currentChanged, this, bring);
+    connect(&otherDays, &OtherDays::changed, this, &ComparePage::refresh);
+    connect(&otherDays, &OtherDays::earlierAdded, this, [this] { showEarlier(true); });
+    connect(m_earlier, &EarlierPane::changed, this, &ComparePage::refresh);
     layout->addWidget(m_views, 1);
     connectParts();
     refresh();
@@ -80,11 +91,16 @@ QWidget* ComparePage::makeHead(ActionRegistry& actions) {
     m_offers = new PairOffers(m_document, head);
     head->row->addWidget(m_offers, 0, Qt::AlignTop);
     m_other = actions.get("compare.field");
-    auto* other = new QToolButton(head);
-    other->setObjectName(u"fieldButton"_s);
-    other->setDefaultAction(m_other);
-    other->setToolButtonStyle(Qt::ToolButtonTextOnly);
-    head->row->addWidget(other, 0, Qt::AlignTop);
+    m_otherDays = actions.get("compare.earlier");
+    const auto add = [&](const QString& name, QAction* action) {
+        auto* button = new QToolButton(head);
+        button->setObjectName(name);
+        button->setDefaultAction(action);
+        button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+        head->row->addWidget(button, 0, Qt::AlignTop);
+    };
+    add(u"otherDaysButton"_s, m_otherDays);
+    add(u"fieldButton"_s, m_other);
     return head;
 }
 
@@ -128,10 +144,22 @@ void ComparePage::refresh() {
     settlePair();
     if (!isVisible())
         return; // caught up with when somebody looks
-    if (fieldShown())
+    if (earlierShown())
+        refreshEarlier();
+    else if (fieldShown())
         refreshField();
     else
         refreshPair();
+}
+
+void ComparePage::refreshEarlier() {
+    m_earlier->refresh();
+    m_head->setMark(m_earlier->proven() ? m_look.theme().mark : m_look.theme().unresolved);
+    m_head->answer->setText(m_document.isOpen() ? unbroken(m_earlier->answer()) : whyNoAnswer(nullptr));
+    m_head->caution->setText(m_earlier->notes());
+    m_head->caution->setToolTip({});
+    m_settle->hide();
+    m_offers->hide();
 }
 
 const QuantityAnswer* ComparePage::other() const {
@@ -173,7 +201,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     if (comparison)
         cautions << qs(basisPhrase(*analysis));
     if (comparison && !curve)
-        if (const Statement refit = refitStatement(*comparison); !refit.empty())
+        if (const Statement refit = refitStatement(*comparison, *analysis); !refit.empty())
             cautions << qs(refit);
     if (analysis)
         for (const Statement& note : noiseStatements(*analysis)) // about the answer's own width
@@ -235,17 +263,24 @@ void ComparePage::refreshField() {
 }
 
 void ComparePage::refreshCursor() {
-    if (fieldShown())
+    if (earlierShown())
+        m_earlier->refreshCursor();
+    else if (fieldShown())
         m_field->refreshCursor();
     else
         m_pair->refreshCursor();
 }
 
-void ComparePage::showField(bool on) {
-    m_views->setCurrentIndex(on ? 1 : 0);
-    m_other->setText(on ? tr("Pair") : tr("Field"));
+void ComparePage::showView(int view) {
+    m_views->setCurrentIndex(view);
+    m_other->setText(fieldShown() ? tr("Pair") : tr("Field"));
+    m_otherDays->setText(earlierShown() ? tr("Pair") : tr("Other days"));
     refresh();
 }
+
+void ComparePage::showField(bool on) { showView(on ? 1 : 0); }
+
+void ComparePage::showEarlier(bool on) { showView(on ? 2 : 0); }
 
 void ComparePage::toggleSmallBoards() {
     m_field->setSmallBoards(!fieldShown() || !m_field->smallBoards());
@@ -266,15 +301,22 @@ bool ComparePage::canCopy() const { return m_document.analysis() && m_document.d
 
 /// The answer and the table of what is shown.
 void ComparePage::copyTable() const {
-    const CopiedTable table = fieldShown() ? m_field->table() : m_pair->table(m_head->answer->text());
+    const CopiedTable table = earlierShown() ? m_earlier->table()
+                              : fieldShown() ? m_field->table()
+                                             : m_pair->table(m_head->answer->text());
     QGuiApplication::clipboard()->setMimeData(asMime(table).release());
 }
 
 /// The boards as pixels and as a drawing.
 void ComparePage::copyPicture() const {
     auto mime = std::make_unique<QMimeData>();
-    mime->setImageData((fieldShown() ? m_field->picture() : m_pair->picture())->grab().toImage());
-    mime->setData(u"image/svg+xml"_s, fieldShown() ? m_field->drawing() : m_pair->drawing());
+    QWidget* const picture = earlierShown() ? m_earlier->picture()
+                             : fieldShown() ? m_field->picture()
+                                            : m_pair->picture();
+    mime->setImageData(picture->grab().toImage());
+    mime->setData(u"image/svg+xml"_s, earlierShown() ? m_earlier->drawing()
+                                      : fieldShown() ? m_field->drawing()
+                                                     : m_pair->drawing());
     QGuiApplication::clipboard()->setMimeData(mime.release());
 }
 

@@ -19,7 +19,7 @@ public:
 };
 
 PageView* makeCreditPage(const Workplace& at, QWidget* parent) {
-    return new CreditPage(at.document, at.selection, at.look, at.actions, parent);
+    return new CreditPage(at.document, at.selection, at.look, at.otherDays, at.actions, parent);
 }
 
 void CreditActions::declare(const Workplace& at) {
@@ -46,6 +46,16 @@ void CreditActions::declare(const Workplace& at) {
          .scope = {"credit"},
          .rule = [](const WindowState& s) { return s.analysed; }},
         &at.actions, [at] { pageOf<CreditPage>(at.host, "credit").stepInteraction(); });
+    at.actions.add({.id = "credit.over_days",
+                    .text = tr("Over days"),
+                    .keys = {u"6"_s},
+                    .tip = tr("This article's builds of all days as one ladder, or the day's own parts"),
+                    .scope = {"credit"},
+                    .rule = [](const WindowState& s) { return s.dayOpen; }},
+                   &at.actions, [at] {
+                       auto& page = pageOf<CreditPage>(at.host, "credit");
+                       page.showOverDays(!page.overDaysShown());
+                   });
     const QString walk = tr("The part to look at");
     for (const char* widget : {"creditPicture", "partTable"})
         at.actions.note({{QKeySequence(Qt::Key_Up), QKeySequence(Qt::Key_Down)}, walk, {"credit", widget}});

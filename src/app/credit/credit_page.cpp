@@ -3,6 +3,7 @@
 #include "app/credit/credit_page.h"
 
 #include "app/board/board_svg.h"
+#include "app/credit/ladder_content.h"
 #include "app/credit/sweep_content.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
@@ -31,15 +32,21 @@ size_t leastCostly(const SettingSweep& sweep) {
 
 } // namespace
 
-CreditPage::CreditPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
-                       QWidget* parent)
-    : PageView(parent), m_document(document), m_selection(selection), m_look(look) {
+CreditPage::CreditPage(DayDocument& document, Selection& selection, Look& look, OtherDays& otherDays,
+                       ActionRegistry& actions, QWidget* parent)
+    : PageView(parent), m_document(document), m_selection(selection), m_look(look), m_otherDays(otherDays) {
     setObjectName(u"creditPage"_s);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(12), px(16), px(12));
     column->setSpacing(px(8));
     m_head = new AnswerHead(u"creditAnswer"_s, u"creditCaution"_s, this);
     column->addWidget(m_head);
+    m_switch = actions.get("credit.over_days");
+    auto* overDays = new QToolButton(m_head);
+    overDays->setObjectName(u"overDaysButton"_s);
+    overDays->setDefaultAction(m_switch);
+    overDays->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    m_head->row->addWidget(overDays, 0, Qt::AlignTop);
     m_row = new QHBoxLayout;
     m_row->setSpacing(px(8));
     m_row->addWidget(makePictures(actions), 3);
@@ -57,6 +64,7 @@ QWidget* CreditPage::makeViews(ActionRegistry& actions) {
     whole->addWidget(m_views);
     whole->addStretch(1);
     auto* use = new QToolButton(tools);
+    m_use = use;
     use->setObjectName(u"creditUse"_s);
     use->setText(tr("Use \u2026")); // which one stands in the line above
     use->setToolTip(actions.get("day.use")->toolTip());
@@ -143,6 +151,11 @@ void CreditPage::connectParts() {
     };
     connect(&m_document, &DayDocument::analysisReady, this, whenSeen);
     connect(&m_document, &DayDocument::accessChanged, this, whenSeen);
+    connect(&m_otherDays, &OtherDays::changed, this, whenSeen);
+    connect(&m_otherDays, &OtherDays::outdated, this, [this] {
+        if (isVisible() && m_overDays)
+            m_otherDays.bringUpToDate();
+    });
     connect(&m_selection, &Selection::viewChanged, this, whenSeen);
     connect(&m_selection, &Selection::cursorChanged, this, &CreditPage::refreshCursor);
     connect(&m_look, &Look::changed, this, whenSeen);
@@ -157,6 +170,8 @@ void CreditPage::connectParts() {
 void CreditPage::showEvent(QShowEvent* event) {
     PageView::showEvent(event);
     m_document.wantCredit(true);
+    if (m_overDays)
+        m_otherDays.bringUpToDate();
     refresh();
 }
 
@@ -169,6 +184,16 @@ void CreditPage::hideEvent(QHideEvent* event) {
 bool CreditPage::isSweep() const {
     const auto analysis = m_document.analysis();
     return analysis && analysis->credit && analysis->credit->sweep;
+}
+
+void CreditPage::showOverDays(bool on) {
+    m_overDays = on;
+    m_switch->setText(on ? tr("This day") : tr("Over days"));
+    m_part = 0;
+    m_kind = CreditKind::None; // the day's own view is chosen anew
+    if (on)
+        m_otherDays.bringUpToDate();
+    refresh();
 }
 
 void CreditPage::setView(CreditView view) {
@@ -200,6 +225,45 @@ void CreditPage::step(int by) {
 }
 
 void CreditPage::refresh() {
+    m_curve->setVisible(!m_overDays);
+    m_use->setVisible(!m_overDays);
+    m_form->setVisible(!m_overDays);
+    if (m_overDays)
+        refreshOverDays();
+    else
+        refreshDay();
+}
+
+void CreditPage::refreshOverDays() {
+    const AcrossLadder& ladder = m_otherDays.answer().over.ladder;
+    const bool any = m_document.isOpen() && !ladder.steps.empty();
+    m_head->answer->setText(!m_document.isOpen()   ? tr("No day is open.")
+                            : any                  ? qs(ladderSummary(ladder))
+                            : m_otherDays.isBusy() ? tr("Looking into the logbook \u2026")
+                                                   : qs(ladderSummary({})));
+    m_head->setMark(any && ladder.fromBase.back().proven() ? m_look.theme().mark : m_look.theme().unresolved);
+    std::vector<Statement> notes = ladderNotes(ladder);
+    const auto& remarks = m_otherDays.answer().over.remarks;
+    notes.insert(notes.end(), remarks.begin(), remarks.end());
+    m_head->caution->setText(any ? qs(notes) : QString());
+    m_head->caution->setVisible(any);
+    m_views->hide();
+    m_together->hide();
+    m_pictures->setVisible(any);
+    m_side->setVisible(any);
+    if (!any)
+        return;
+    m_part = std::min(m_part, ladder.steps.size() - 1);
+    m_stack->setCurrentWidget(m_picture);
+    m_picture->setContent({ladderStairs(ladder), {}, m_part, ladderBase(ladder)});
+    m_table->setVisible(true);
+    m_table->setRows(ladderRows(ladder), m_part, {}, 50.0);
+    m_lines->setVisible(true);
+    m_lines->setText(ladderLines(ladder, m_part));
+    m_row->setAlignment(m_side, Qt::Alignment());
+}
+
+void CreditPage::refreshDay() {
     const auto analysis = m_document.analysis();
     const Credit* credit = analysis ? analysis->credit.get() : nullptr;
     if (credit && credit->sets.kind != m_kind) { // another day, or other parts
@@ -293,6 +357,8 @@ void CreditPage::refreshCursor() {
 
 bool CreditPage::canCopy() const {
     const auto analysis = m_document.analysis();
+    if (m_overDays)
+        return !m_otherDays.answer().over.ladder.steps.empty();
     return analysis && analysis->credit && (!analysis->credit->steps.empty() || analysis->credit->sweep);
 }
 
@@ -310,7 +376,8 @@ void CreditPage::copyTable() const {
 void CreditPage::copyPicture() const {
     auto mime = std::make_unique<QMimeData>();
     mime->setImageData(m_pictures->grab().toImage());
-    mime->setData(u"image/svg+xml"_s, isSweep() ? boardsAsSvg({m_response, m_curve}) : m_picture->drawing());
+    mime->setData(u"image/svg+xml"_s,
+                  !m_overDays && isSweep() ? boardsAsSvg({m_response, m_curve}) : m_picture->drawing());
     QGuiApplication::clipboard()->setMimeData(mime.release());
 }
 

@@ -19,9 +19,12 @@ namespace hillrun {
 class CreditPage : public PageView {
     Q_OBJECT
 public:
-    CreditPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
+    CreditPage(DayDocument& document, Selection& selection, Look& look, OtherDays& otherDays, ActionRegistry& actions,
                QWidget* parent = nullptr);
     void setView(CreditView view);
+    /// The article's builds of all days as one ladder, in place of the day's parts.
+    void showOverDays(bool on);
+    [[nodiscard]] bool overDaysShown() const { return m_overDays; }
     void stepInteraction(); ///< the next interaction of the part along rpm, after the last the part itself
     void step(int by);      ///< the next or previous part, or step of a sweep
     [[nodiscard]] CreditLook looked() const { return {m_view, m_part, m_selection.units(), m_interaction}; }
@@ -43,6 +46,8 @@ private:
     void refreshViews(const Credit* credit);
     void refreshParts(const DayAnalysis& analysis);
     void refreshSweep(const DayAnalysis& analysis);
+    void refreshDay();
+    void refreshOverDays();
     void refreshCursor();
     void choose(size_t part);
     [[nodiscard]] bool isSweep() const;
@@ -50,12 +55,16 @@ private:
     DayDocument& m_document;
     Selection& m_selection;
     Look& m_look;
+    OtherDays& m_otherDays;
+    bool m_overDays = false;
     CreditView m_view = CreditView::FairShare;
     CreditKind m_kind = CreditKind::None; ///< that the view was chosen for
     size_t m_part = 0;
     std::optional<size_t> m_interaction;
     AnswerHead* m_head = nullptr;
+    QAction* m_switch = nullptr; ///< to the ladder over days and back
     QWidget* m_views = nullptr;
+    QWidget* m_use = nullptr;
     std::vector<QToolButton*> m_viewButtons;
     QToolButton* m_together = nullptr;
     QHBoxLayout* m_row = nullptr;

@@ -15,11 +15,13 @@ namespace {
 constexpr auto kSoon = 2s;     ///< a day is saved often while it is being run
 constexpr auto kAskAgain = 5s; ///< a logbook that could not be opened
 
-LogbookAddress addressFrom(const std::string& text) { return text.empty() ? defaultLogbook() : logbookAddress(text); }
+LogbookAddress addressFrom(const std::string& text) {
+    return text.empty() || qEnvironmentVariableIsSet("HILLRUN_LOGBOOK") ? defaultLogbook() : logbookAddress(text);
+}
 
 } // namespace
 
-LogbookLink::LogbookLink(std::string address) : m_address(std::move(address)) {
+LogbookLink::LogbookLink() {
     m_worker.moveToThread(&m_thread);
     m_thread.setObjectName(QStringLiteral("logbook"));
     m_soon.setSingleShot(true);
@@ -38,6 +40,22 @@ LogbookLink::~LogbookLink() {
         m_thread.quit();
     });
     m_thread.wait();
+}
+
+void LogbookLink::setAddress(const std::string& address) {
+    if (address == m_wanted)
+        return;
+    m_wanted = address;
+    if (!m_thread.isRunning()) {
+        m_address = address;
+        return;
+    }
+    QMetaObject::invokeMethod(&m_worker, [this, address] { // after what was asked of the other one
+        m_address = address;
+        m_logbook.reset();
+        m_refused = nullptr;
+        Q_EMIT changed();
+    });
 }
 
 Logbook& LogbookLink::opened() {
@@ -77,23 +95,23 @@ void LogbookLink::post(Work work) {
     });
 }
 
-void LogbookLink::enter(const std::filesystem::path& path) {
-    m_pending.insert(path.string());
+void LogbookLink::enter(const std::filesystem::path& path, std::optional<LogbookEntry> worked) {
+    m_pending[path.string()] = std::move(worked);
     m_soon.start();
 }
 
 void LogbookLink::enterPending() {
     m_soon.stop();
-    for (const std::string& path : std::exchange(m_pending, {})) {
+    for (const auto& [path, worked] : std::exchange(m_pending, {})) {
         if (!m_thread.isRunning())
             m_thread.start(QThread::LowPriority);
-        QMetaObject::invokeMethod(&m_worker, [this, path] { enterNow(path); });
+        QMetaObject::invokeMethod(&m_worker, [this, path = path, worked = worked] { enterNow(path, worked); });
     }
 }
 
-void LogbookLink::enterNow(const std::string& path) {
+void LogbookLink::enterNow(const std::string& path, const std::optional<LogbookEntry>& worked) {
     try {
-        const LogbookEntry entry = entryOf(path);
+        const LogbookEntry entry = worked && worked->stamp == dayStamp(path) ? *worked : entryOf(path);
         try {
             Logbook& logbook = opened();
             const PutResult result = logbook.put(entry);

@@ -8,12 +8,12 @@
 #include <chrono>
 #include <exception>
 #include <functional>
+#include <map>
 #include <memory>
 #include <QObject>
 #include <QPointer>
 #include <QThread>
 #include <QTimer>
-#include <set>
 
 namespace hillrun {
 
@@ -22,9 +22,10 @@ namespace hillrun {
 class LogbookLink : public QObject {
     Q_OBJECT
 public:
-    /// An address as people write it; empty: the usual one.
-    explicit LogbookLink(std::string address = {});
+    LogbookLink();
     ~LogbookLink() override;
+    /// An address as people write it; empty: this bench's own. HILLRUN_LOGBOOK goes before it.
+    void setAddress(const std::string& address);
 
     /// Does `work(logbook)` on the logbook's thread and gives what it returns to `done`, here, unless `asker` is gone.
     template <class Work, class Done> void ask(QObject* asker, Work work, Done done) {
@@ -36,8 +37,9 @@ public:
             });
         });
     }
-    /// A saved day enters the logbook, soon: a day that is saved again meanwhile enters once.
-    void enter(const std::filesystem::path& path);
+    /// A saved day enters the logbook, soon: a day that is saved again meanwhile enters once. `worked`: what is known
+    /// of it already; else it is worked out.
+    void enter(const std::filesystem::path& path, std::optional<LogbookEntry> worked = std::nullopt);
 
 Q_SIGNALS:
     void changed();                      ///< days entered, or were forgotten
@@ -49,14 +51,15 @@ private:
     using Work = std::function<void(Logbook&)>;
     void post(Work work);
     void enterPending();
-    void enterNow(const std::string& path);
+    void enterNow(const std::string& path, const std::optional<LogbookEntry>& worked);
     Logbook& opened(); ///< on the logbook's thread
 
-    std::string m_address;
+    std::string m_wanted;
+    std::string m_address; ///< on the logbook's thread
     QThread m_thread;
-    QObject m_worker;                   ///< lives there
-    std::unique_ptr<Logbook> m_logbook; ///< there
-    std::set<std::string> m_pending;
+    QObject m_worker;                                             ///< lives there
+    std::unique_ptr<Logbook> m_logbook;                           ///< there
+    std::map<std::string, std::optional<LogbookEntry>> m_pending; ///< by path
     std::atomic<bool> m_closing = false;
     /// Why it could not be opened a moment ago: typing on does not ask a server that is away letter by letter.
     std::exception_ptr m_refused;                      ///< there

@@ -43,7 +43,7 @@ fs::path besidePath(const fs::path& path) {
 }
 
 /// The folder or zip of a day that was opened by its day.json.
-fs::path placeOf(const fs::path& path) {
+fs::path placeOfDay(const fs::path& path) {
     return path.filename() == "day.json" && !fs::is_directory(path) ? path.parent_path() : path;
 }
 
@@ -141,7 +141,7 @@ void DayFiles::open(const fs::path& path) {
     m_offers.stop();
     m_notice.say(tr("Reading %1 \u2026").arg(qs(shownText(path.filename().string(), 60))),
                  {{tr("Cancel"), [this] { m_reader.cancel(); }}});
-    m_reader.read(placeOf(path));
+    m_reader.read(placeOfDay(path));
 }
 
 void DayFiles::reload(bool takeOver) {

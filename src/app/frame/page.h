@@ -4,8 +4,8 @@
 
 #include "app/document/day_document.h"
 #include "app/document/logbook_link.h"
+#include "app/document/other_days.h"
 #include "app/document/pull_flow.h"
-#include "app/document/repeatability_log.h"
 #include "app/document/selection.h"
 #include "app/frame/action_registry.h"
 #include "app/frame/dialogs.h"
@@ -59,7 +59,7 @@ struct Workplace {
     CellService& cell;
     TonePlayer& tones;
     PullFlow& flow;
-    RepeatabilityLog& repeatability;
+    OtherDays& otherDays;
     LogbookLink& logbook;
     PageHost& host;
 };

@@ -31,7 +31,8 @@ struct Preferences {
     int drift = 0;  ///< DriftAllowance
     int school = 0; ///< CurveSchool: which curve stands for a build
     QString daysFolder;
-    QString paper; ///< a4 or letter
+    QString logbook; ///< its address; empty: a file of this bench
+    QString paper;   ///< a4 or letter
     QString workshop;
     QString address;   ///< a line each
     QString logo;      ///< path of a picture
@@ -50,6 +51,7 @@ template <class Some, class Visit> void eachPreference(Some& p, const Visit& vis
     visit(p.drift, "drift", settings::kDrift);
     visit(p.school, "school", settings::kSchool);
     visit(p.daysFolder, "days_folder", settings::kDaysFolder);
+    visit(p.logbook, "logbook", settings::kLogbook);
     visit(p.paper, "paper", settings::kPaper);
     visit(p.workshop, "workshop", settings::kWorkshop);
     visit(p.address, "address", settings::kAddress);

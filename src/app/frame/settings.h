@@ -21,6 +21,7 @@ inline const Setting<QString> kPage{"window/page", QStringLiteral("compare")};
 inline const Setting<QString> kLanguage{"window/language", QStringLiteral("desktop")}; ///< or a language's code
 inline const Setting<QString> kTheme{"window/theme", QStringLiteral("desktop")};       ///< or light, dark
 inline const Setting<QString> kDaysFolder{"days/folder", {}}; ///< empty: "Hill Run" among the documents
+inline const Setting<QString> kLogbook{"days/logbook", {}};   ///< its address; empty: a file of this bench
 inline const Setting<QStringList> kRecent{"days/recent", {}};
 inline const Setting<QString> kStandard{"analysis/standard", QStringLiteral("sae-j1349")};
 inline const Setting<double> kSmoothing{"analysis/smoothing_rpm", 100.0};

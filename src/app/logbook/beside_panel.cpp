@@ -6,8 +6,10 @@
 #include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
+#include "core/history/days_together.h"
 
 #include <QHBoxLayout>
+#include <QToolButton>
 
 using namespace Qt::StringLiterals;
 
@@ -47,7 +49,7 @@ constexpr int kBuild = Qt::UserRole + 1;
 
 } // namespace
 
-BesidePanel::BesidePanel(LogbookLink& link, QWidget* parent) : QWidget(parent), m_link(link) {
+BesidePanel::BesidePanel(LogbookLink& link, QAction* besideToday, QWidget* parent) : QWidget(parent), m_link(link) {
     setObjectName(u"besidePanel"_s);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
@@ -70,6 +72,12 @@ BesidePanel::BesidePanel(LogbookLink& link, QWidget* parent) : QWidget(parent), 
     };
     m_from = box(u"besideFrom"_s, tr("Build that is compared against"));
     m_to = box(u"besideTo"_s, tr("Build that is looked at"));
+    auto* button = new QToolButton(this);
+    button->setObjectName(u"besideTodayButton"_s);
+    button->setDefaultAction(besideToday);
+    button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    m_besideToday = button;
+    row->addWidget(button);
     setDays({});
 }
 
@@ -77,15 +85,15 @@ void BesidePanel::setDays(const std::vector<FoundDay>& days) {
     m_days = days;
     const bool enough = days.size() >= 2;
     m_hint->setVisible(!enough);
-    m_from->setVisible(enough);
+    m_from->setVisible(!days.empty());
+    m_besideToday->setVisible(!days.empty());
     m_to->setVisible(enough);
     ++m_question;
-    if (!enough) {
-        Q_EMIT answered({}, {}, false);
-        return;
-    }
     fill();
-    ask();
+    if (enough)
+        ask();
+    else
+        Q_EMIT answered({}, {}, false);
 }
 
 /// All builds of the chosen days; at first the earliest day's first build against the latest one's last.
@@ -105,7 +113,19 @@ void BesidePanel::fill() {
     m_to->setCurrentIndex(m_to->count() - 1);
 }
 
+std::optional<BuildOfDay> BesidePanel::chosen() const {
+    if (m_from->currentIndex() < 0)
+        return std::nullopt;
+    BuildOfDay out{itemData(*m_from, kDay).toStdString(), itemData(*m_from, kBuild).toStdString(), {}};
+    for (const FoundDay& day : m_days)
+        if (day.id == out.day)
+            out.date = day.date;
+    return out;
+}
+
 void BesidePanel::ask() {
+    if (m_days.size() < 2)
+        return;
     const BuildOfDay from{itemData(*m_from, kDay).toStdString(), itemData(*m_from, kBuild).toStdString(), {}};
     const BuildOfDay to{itemData(*m_to, kDay).toStdString(), itemData(*m_to, kBuild).toStdString(), {}};
     std::vector<std::string> ids;

@@ -4,8 +4,10 @@
 
 #include "app/document/logbook_link.h"
 #include "app/look/theme.h"
-#include "core/history/cell_history.h"
+#include "core/day/build_of_day.h"
 
+#include <optional>
+#include <QAction>
 #include <QComboBox>
 #include <QLabel>
 
@@ -15,7 +17,10 @@ namespace hillrun {
 class BesidePanel : public QWidget {
     Q_OBJECT
 public:
-    BesidePanel(LogbookLink& link, QWidget* parent);
+    /// `besideToday`: the action that puts the chosen build beside today's.
+    BesidePanel(LogbookLink& link, QAction* besideToday, QWidget* parent);
+    /// The build that would be put beside today's; nothing while no day is chosen.
+    [[nodiscard]] std::optional<BuildOfDay> chosen() const;
     /// The days that are chosen in the list; two and more are put beside each other.
     void setDays(const std::vector<FoundDay>& days);
 
@@ -31,6 +36,7 @@ private:
     QComboBox* m_from = nullptr;
     QComboBox* m_to = nullptr;
     QLabel* m_hint = nullptr;
+    QWidget* m_besideToday = nullptr;
     quint64 m_question = 0;
 };
 

@@ -35,7 +35,8 @@ std::vector<LogbookEntry> entriesOf(Logbook& logbook, const std::vector<FoundDay
 
 LogbookPage::LogbookPage(const Workplace& at, QWidget* parent)
     : PageView(parent), m_look(at.look), m_selection(at.selection), m_actions(at.actions), m_files(at.files),
-      m_dialogs(at.dialogs), m_link(at.logbook), m_found(at.logbook) {
+      m_dialogs(at.dialogs), m_link(at.logbook), m_document(at.document), m_otherDays(at.otherDays), m_host(at.host),
+      m_found(at.logbook) {
     setObjectName(u"logbookPage"_s);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(8), px(16), px(12));
@@ -117,7 +118,7 @@ QWidget* LogbookPage::makeDays() {
     m_list->setUniformItemSizes(true);
     m_list->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     column->addWidget(m_list, 1);
-    m_beside = new BesidePanel(m_link, days);
+    m_beside = new BesidePanel(m_link, m_actions.get("logbook.beside_today"), days);
     column->addWidget(m_beside);
     m_typing.setSingleShot(true);
     m_typing.setInterval(kPause);
@@ -216,6 +217,25 @@ void LogbookPage::openDay() {
     m_files.open(day->path);
 }
 
+void LogbookPage::putBesideToday() {
+    const auto build = m_beside->chosen();
+    if (!build || !m_document.isOpen())
+        return;
+    if (build->day == dayId(m_document.day())) {
+        m_dialogs.showError(m_actions.window(), tr("That is the open day"),
+                            tr("Its own builds stand beside each other already. Choose another day."));
+        return;
+    }
+    m_host.showPage("compare");
+    m_otherDays.addEarlier(*build);
+}
+
+void LogbookPage::lookForEarlier() {
+    focusSearch();
+    m_typed->setText(qs(m_document.day().article.name));
+    m_head->caution->setText(tr("Choose a day and its build, then put it beside today's"));
+}
+
 void LogbookPage::forgetDays() {
     const std::vector<FoundDay> days = chosen();
     if (days.empty())
@@ -270,6 +290,22 @@ PageSpec logbookSpec() {
              .keys = {u"/"_s},
              .tip = LogbookPage::tr("Type what stands in a day")},
             &LogbookPage::focusSearch);
+        add({.id = "logbook.beside_today",
+             .text = LogbookPage::tr("Beside today's"),
+             .keys = {u"B"_s},
+             .tip = LogbookPage::tr("Puts the chosen build beside those of the open day"),
+             .scope = {"logbook"},
+             .edits = true,
+             .rule = [](const WindowState& s) { return s.dayOpen; }},
+            &LogbookPage::putBesideToday);
+        at.actions.add({.id = "day.earlier",
+                        .text = LogbookPage::tr("Build of another day \u2026"),
+                        .tip = LogbookPage::tr("Looks in the logbook for a build to put beside today's"),
+                        .rule = [](const WindowState& s) { return s.dayOpen; }},
+                       &at.actions, [at, page] {
+                           at.host.showPage("logbook");
+                           page().lookForEarlier();
+                       });
         add({.id = "logbook.forget",
              .text = LogbookPage::tr("Forget the day"),
              .keys = {u"Delete"_s},

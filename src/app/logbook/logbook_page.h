@@ -23,6 +23,10 @@ public:
     void showCell() { showPart(1); }
     void focusSearch();
     void openDay();
+    /// The chosen day's build goes beside those of the open day, and is shown there.
+    void putBesideToday();
+    /// Looks for days of the open day's article.
+    void lookForEarlier();
     void forgetDays();
 
 protected:
@@ -43,6 +47,9 @@ private:
     DayFiles& m_files;
     Dialogs& m_dialogs;
     LogbookLink& m_link;
+    DayDocument& m_document;
+    OtherDays& m_otherDays;
+    PageHost& m_host;
     FoundDays m_found;
     AnswerHead* m_head = nullptr;
     QLineEdit* m_typed = nullptr;

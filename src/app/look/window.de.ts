@@ -154,6 +154,22 @@
         <source>Another curve stands above power, in place of above its difference</source>
         <translation>Eine andere Kurve steht über der Leistung statt über ihrem Unterschied</translation>
     </message>
+    <message>
+        <source>Other days</source>
+        <translation>Andere Tage</translation>
+    </message>
+    <message>
+        <source>A build of an earlier day held against one of today&apos;s, or the pair alone</source>
+        <translation>Ein Stand eines früheren Tages gegen einen heutigen, oder nur das Paar</translation>
+    </message>
+    <message>
+        <source>Take it away</source>
+        <translation>Wegnehmen</translation>
+    </message>
+    <message>
+        <source>The build of another day that is shown</source>
+        <translation>Den gezeigten Stand eines anderen Tages</translation>
+    </message>
 </context>
 <context>
     <name>CreditActions</name>
@@ -192,6 +208,14 @@
     <message>
         <source>What the chosen part and others give together beyond each by itself, along rpm; once more for the next, then back</source>
         <translation>Was das gewählte Teil und andere zusammen über jedes für sich hinaus geben, über der Drehzahl; noch einmal für das nächste, dann zurück</translation>
+    </message>
+    <message>
+        <source>Over days</source>
+        <translation>Über Tage</translation>
+    </message>
+    <message>
+        <source>This article&apos;s builds of all days as one ladder, or the day&apos;s own parts</source>
+        <translation>Die Stände dieses Prüflings aus allen Tagen als eine Leiter, oder die Teile des Tages selbst</translation>
     </message>
 </context>
 <context>
@@ -1419,6 +1443,46 @@
         <source>The dyno is steady: its reference build has not moved.</source>
         <translation>Der Prüfstand ist ruhig: sein Referenzstand hat sich nicht verschoben.</translation>
     </message>
+    <message>
+        <source> · %1: %2</source>
+        <translation> · %1: %2</translation>
+    </message>
+    <message>
+        <source>Difference %1 − %2, %</source>
+        <translation>Unterschied %1 − %2, %</translation>
+    </message>
+    <message>
+        <source> · no interval along rpm</source>
+        <translation> · kein Intervall über der Drehzahl</translation>
+    </message>
+    <message>
+        <source>all of it</source>
+        <translation>alles</translation>
+    </message>
+    <message>
+        <source>%1 over %2</source>
+        <translation>%1 über %2</translation>
+    </message>
+    <message>
+        <source>Against %1: plan a build that differs from it.</source>
+        <translation>Gegen %1: einen Stand planen, der sich von ihm unterscheidet.</translation>
+    </message>
+    <message>
+        <source>%1 against %2: nothing joins them, no interval. Run %2 again first and last: ± %3 %.</source>
+        <translation>%1 gegen %2: Nichts verbindet sie, kein Intervall. %2 noch einmal zuerst und zuletzt gefahren: ± %3 %.</translation>
+    </message>
+    <message>
+        <source>%1 against %2: nothing joins them, no interval.</source>
+        <translation>%1 gegen %2: Nichts verbindet sie, kein Intervall.</translation>
+    </message>
+    <message>
+        <source>%1 against %2: ± %3 %.</source>
+        <translation>%1 gegen %2: ± %3 %.</translation>
+    </message>
+    <message>
+        <source> Run %1 again first and last: ± %2 %.</source>
+        <translation> %1 noch einmal zuerst und zuletzt gefahren: ± %2 %.</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2645,6 +2709,34 @@
         <source>Judged by its own band when it is named before the pulls; while none is named, all of these are judged together by the wider band of all</source>
         <translation>Nach dem eigenen Band beurteilt, wenn er vor den Läufen genannt ist; solange keiner genannt ist, werden alle gemeinsam nach dem breiteren Band aller beurteilt</translation>
     </message>
+    <message>
+        <source>refitting (sd)</source>
+        <translation>Anbauen (sd)</translation>
+    </message>
+    <message>
+        <source>Fitting a build again adds (sd)</source>
+        <translation>Erneutes Anbauen eines Standes streut um (sd)</translation>
+    </message>
+    <message>
+        <source>Left open, the answer says how much refitting would undo it. With a number, the intervals allow for it.</source>
+        <translation>Offen gelassen, sagt die Antwort, wie viel Anbauen sie umwerfen würde. Mit einer Zahl lassen die Intervalle dafür Raum.</translation>
+    </message>
+    <message>
+        <source>As learned</source>
+        <translation>Wie gelernt</translation>
+    </message>
+    <message>
+        <source>Take what this cell has taught of refitting</source>
+        <translation>Nehmen, was dieser Prüfstand vom Anbauen gelehrt hat</translation>
+    </message>
+    <message>
+        <source>Change what fitting again adds</source>
+        <translation>Ändern, was das Anbauen hinzufügt</translation>
+    </message>
+    <message>
+        <source>Take what the cell has taught of refitting</source>
+        <translation>Nehmen, was der Prüfstand vom Anbauen gelehrt hat</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::ColumnTable</name>
@@ -2790,6 +2882,10 @@
         <source>Field</source>
         <translation>Feld</translation>
     </message>
+    <message>
+        <source>Other days</source>
+        <translation>Andere Tage</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::CreditPage</name>
@@ -2816,6 +2912,18 @@
     <message>
         <source>Use …</source>
         <translation>Nutzung …</translation>
+    </message>
+    <message>
+        <source>This day</source>
+        <translation>Dieser Tag</translation>
+    </message>
+    <message>
+        <source>Over days</source>
+        <translation>Über Tage</translation>
+    </message>
+    <message>
+        <source>Looking into the logbook …</source>
+        <translation>Im Logbuch wird nachgesehen …</translation>
     </message>
 </context>
 <context>
@@ -3360,6 +3468,45 @@
     <message>
         <source>The library of the sound server is missing: install libpulse0.</source>
         <translation>Die Bibliothek des Tondienstes fehlt: libpulse0 installieren.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::EarlierPane</name>
+    <message>
+        <source>Build of another day</source>
+        <translation>Stand eines anderen Tages</translation>
+    </message>
+    <message>
+        <source>Build of today</source>
+        <translation>Heutiger Stand</translation>
+    </message>
+    <message>
+        <source>No build of another day stands beside today&apos;s. Choose one in the logbook.</source>
+        <translation>Neben den heutigen steht kein Stand eines anderen Tages. Im Logbuch einen wählen.</translation>
+    </message>
+    <message>
+        <source>Looking into the logbook …</source>
+        <translation>Im Logbuch wird nachgesehen …</translation>
+    </message>
+    <message>
+        <source>These two are the same build, or one has no pulls in use.</source>
+        <translation>Diese beiden sind derselbe Stand, oder einer hat keine benutzten Läufe.</translation>
+    </message>
+    <message>
+        <source>rpm</source>
+        <translation>rpm</translation>
+    </message>
+    <message>
+        <source>Difference, %</source>
+        <translation>Unterschied, %</translation>
+    </message>
+    <message>
+        <source>from, %</source>
+        <translation>von, %</translation>
+    </message>
+    <message>
+        <source>to, %</source>
+        <translation>bis, %</translation>
     </message>
 </context>
 <context>
@@ -4153,6 +4300,34 @@
         <source>Clear the search</source>
         <translation>Suche leeren</translation>
     </message>
+    <message>
+        <source>That is the open day</source>
+        <translation>Das ist der offene Tag</translation>
+    </message>
+    <message>
+        <source>Its own builds stand beside each other already. Choose another day.</source>
+        <translation>Seine eigenen Stände stehen schon nebeneinander. Einen anderen Tag wählen.</translation>
+    </message>
+    <message>
+        <source>Choose a day and its build, then put it beside today&apos;s</source>
+        <translation>Einen Tag und seinen Stand wählen, dann neben die heutigen stellen</translation>
+    </message>
+    <message>
+        <source>Beside today&apos;s</source>
+        <translation>Neben die heutigen</translation>
+    </message>
+    <message>
+        <source>Puts the chosen build beside those of the open day</source>
+        <translation>Stellt den gewählten Stand neben die des offenen Tages</translation>
+    </message>
+    <message>
+        <source>Build of another day …</source>
+        <translation>Stand eines anderen Tages …</translation>
+    </message>
+    <message>
+        <source>Looks in the logbook for a build to put beside today&apos;s</source>
+        <translation>Sucht im Logbuch einen Stand, um ihn neben die heutigen zu stellen</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::MainWindow</name>
@@ -4487,46 +4662,6 @@
         <translation>Reihenfolge der Läufe ändern</translation>
     </message>
     <message>
-        <source>Can this plan see it?</source>
-        <translation>Kann dieser Plan es sehen?</translation>
-    </message>
-    <message>
-        <source>Smallest difference that matters</source>
-        <translation>Kleinster Unterschied, der zählt</translation>
-    </message>
-    <message>
-        <source>Repeatability of one pull</source>
-        <translation>Wiederholbarkeit eines Laufs</translation>
-    </message>
-    <message>
-        <source>As measured</source>
-        <translation>Wie gemessen</translation>
-    </message>
-    <message>
-        <source>Take the repeatability of this article&apos;s earlier days</source>
-        <translation>Nimmt die Wiederholbarkeit früherer Tage dieses Prüflings</translation>
-    </message>
-    <message>
-        <source>smallest difference that matters</source>
-        <translation>kleinster Unterschied, der zählt</translation>
-    </message>
-    <message>
-        <source>one pull repeats within (sd)</source>
-        <translation>ein Lauf wiederholt sich auf (s)</translation>
-    </message>
-    <message>
-        <source>Change what matters</source>
-        <translation>Ändern, was zählt</translation>
-    </message>
-    <message>
-        <source>Change the repeatability</source>
-        <translation>Wiederholbarkeit ändern</translation>
-    </message>
-    <message>
-        <source>Take the measured repeatability</source>
-        <translation>Gemessene Wiederholbarkeit nehmen</translation>
-    </message>
-    <message>
         <source>No sweep was planned</source>
         <translation>Keine Stufen geplant</translation>
     </message>
@@ -4550,38 +4685,6 @@
         <source>%1 (needs %2 builds)</source>
         <translation>%1 (braucht %2 Stände)</translation>
     </message>
-    <message>
-        <source>Plan two builds to see what the pulls can tell.</source>
-        <translation>Zwei Stände planen, um zu sehen, was die Läufe sagen können.</translation>
-    </message>
-    <message>
-        <source>This plan sees %1 % in %2 pulls, about %3.</source>
-        <translation>Dieser Plan sieht %1 % in %2 Läufen, etwa %3.</translation>
-    </message>
-    <message>
-        <source>This plan can prove nothing: take more than one pull a set.</source>
-        <translation>Dieser Plan kann nichts belegen: mehr als einen Lauf je Serie nehmen.</translation>
-    </message>
-    <message>
-        <source>To see %1 % even 30 pulls a set are too few.</source>
-        <translation>Um %1 % zu sehen, reichen selbst 30 Läufe je Serie nicht.</translation>
-    </message>
-    <message>
-        <source>To see %1 % on four days of five: %2 pulls a set, about %3.</source>
-        <translation>Um %1 % an vier von fünf Tagen zu sehen: %2 Läufe je Serie, etwa %3.</translation>
-    </message>
-    <message>
-        <source> Repeatability from %1 of this article; were it as bad as it may be: %2 a set.</source>
-        <translation> Wiederholbarkeit aus %1 dieses Prüflings; wäre sie so schlecht, wie sie sein kann: %2 je Serie.</translation>
-    </message>
-    <message>
-        <source>more than 30</source>
-        <translation>mehr als 30</translation>
-    </message>
-    <message>
-        <source> Repeatability not measured yet: half a per cent to start with.</source>
-        <translation> Wiederholbarkeit noch nicht gemessen: ein halbes Prozent zum Anfang.</translation>
-    </message>
 </context>
 <context>
     <name>hillrun::OrderStrip</name>
@@ -4604,6 +4707,17 @@
     <message>
         <source>No pulls planned yet: choose a design.</source>
         <translation>Noch keine Läufe geplant: einen Plan wählen.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::OtherDays</name>
+    <message>
+        <source>Put %1 beside today&apos;s builds</source>
+        <translation>%1 neben die heutigen Stände stellen</translation>
+    </message>
+    <message>
+        <source>No longer put %1 beside</source>
+        <translation>%1 nicht mehr danebenstellen</translation>
     </message>
 </context>
 <context>
@@ -5227,6 +5341,93 @@
     </message>
 </context>
 <context>
+    <name>hillrun::QuestionPanel</name>
+    <message>
+        <source>Can this plan see it?</source>
+        <translation>Kann dieser Plan es sehen?</translation>
+    </message>
+    <message>
+        <source>Smallest difference that matters</source>
+        <translation>Kleinster Unterschied, der zählt</translation>
+    </message>
+    <message>
+        <source>Repeatability of one pull</source>
+        <translation>Wiederholbarkeit eines Laufs</translation>
+    </message>
+    <message>
+        <source>As measured</source>
+        <translation>Wie gemessen</translation>
+    </message>
+    <message>
+        <source>Take what this cell&apos;s earlier days repeat within</source>
+        <translation>Nehmen, worin sich frühere Tage dieses Prüfstands wiederholen</translation>
+    </message>
+    <message>
+        <source>smallest difference that matters</source>
+        <translation>kleinster Unterschied, der zählt</translation>
+    </message>
+    <message>
+        <source>one pull repeats within (sd)</source>
+        <translation>ein Lauf wiederholt sich auf (s)</translation>
+    </message>
+    <message>
+        <source>Change what matters</source>
+        <translation>Ändern, was zählt</translation>
+    </message>
+    <message>
+        <source>Change the repeatability</source>
+        <translation>Wiederholbarkeit ändern</translation>
+    </message>
+    <message>
+        <source>Take the measured repeatability</source>
+        <translation>Gemessene Wiederholbarkeit nehmen</translation>
+    </message>
+    <message>
+        <source>Plan two builds to see what the pulls can tell.</source>
+        <translation>Zwei Stände planen, um zu sehen, was die Läufe sagen können.</translation>
+    </message>
+    <message>
+        <source>This plan sees %1 % in %2 pulls, about %3.</source>
+        <translation>Dieser Plan sieht %1 % in %2 Läufen, etwa %3.</translation>
+    </message>
+    <message>
+        <source>This plan can prove nothing: take more than one pull a set.</source>
+        <translation>Dieser Plan kann nichts belegen: mehr als einen Lauf je Serie nehmen.</translation>
+    </message>
+    <message>
+        <source>To see %1 % even 30 pulls a set are too few: fit the builds again more often.</source>
+        <translation>Um %1 % zu sehen, sind selbst 30 Läufe je Serie zu wenig: die Stände öfter neu anbauen.</translation>
+    </message>
+    <message>
+        <source>To see %1 % even 30 pulls a set are too few.</source>
+        <translation>Um %1 % zu sehen, reichen selbst 30 Läufe je Serie nicht.</translation>
+    </message>
+    <message>
+        <source>To see %1 % on four days of five: %2 pulls a set, about %3.</source>
+        <translation>Um %1 % an vier von fünf Tagen zu sehen: %2 Läufe je Serie, etwa %3.</translation>
+    </message>
+    <message>
+        <source> Repeatability from %1 of this cell; were it as bad as it may be: %2 a set.</source>
+        <translation> Wiederholbarkeit aus %1 dieses Prüfstands; wäre sie so schlecht, wie sie sein kann: %2 je Serie.</translation>
+    </message>
+    <message>
+        <source>more than 30</source>
+        <translation>mehr als 30</translation>
+    </message>
+    <message>
+        <source> Repeatability not measured yet: half a per cent to start with.</source>
+        <translation> Wiederholbarkeit noch nicht gemessen: ein halbes Prozent zum Anfang.</translation>
+    </message>
+    <message>
+        <source> Refitting as this cell has taught.</source>
+        <translation> Anbauen, wie dieser Prüfstand gelehrt hat.</translation>
+    </message>
+    <message>
+        <source>Beside today&apos;s: %1</source>
+        <translation>Neben den heutigen: %1</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::RawTextPanel</name>
     <message>
         <source>The first lines of the file</source>
@@ -5394,6 +5595,10 @@
     <message>
         <source>What each part gives: credit</source>
         <translation>Was jedes Teil gibt: Anteile</translation>
+    </message>
+    <message>
+        <source>Builds of other days</source>
+        <translation>Stände anderer Tage</translation>
     </message>
 </context>
 <context>
@@ -5565,6 +5770,18 @@
     <message>
         <source>Nothing can be heard. %1</source>
         <translation>Es ist nichts zu hören. %1</translation>
+    </message>
+    <message>
+        <source>Logbook</source>
+        <translation>Logbuch</translation>
+    </message>
+    <message>
+        <source>this bench&apos;s own, or postgresql://host/name</source>
+        <translation>eigenes dieses Prüfstands, oder postgresql://host/name</translation>
+    </message>
+    <message>
+        <source>A file, or the address of a server that several benches share. Passwords stay where the server&apos;s own library looks for them.</source>
+        <translation>Eine Datei oder die Adresse eines Servers, den mehrere Prüfstände teilen. Kennwörter bleiben dort, wo die Bibliothek des Servers sie sucht.</translation>
     </message>
 </context>
 <context>

@@ -154,6 +154,22 @@
         <source>Another curve stands above power, in place of above its difference</source>
         <translation>Une autre courbe est placée au-dessus de la puissance, au lieu de son écart</translation>
     </message>
+    <message>
+        <source>Other days</source>
+        <translation>Autres jours</translation>
+    </message>
+    <message>
+        <source>A build of an earlier day held against one of today&apos;s, or the pair alone</source>
+        <translation>Un montage d&apos;un jour passé contre un du jour, ou la paire seule</translation>
+    </message>
+    <message>
+        <source>Take it away</source>
+        <translation>Retirer</translation>
+    </message>
+    <message>
+        <source>The build of another day that is shown</source>
+        <translation>Le montage d&apos;un autre jour qui est montré</translation>
+    </message>
 </context>
 <context>
     <name>CreditActions</name>
@@ -192,6 +208,14 @@
     <message>
         <source>What the chosen part and others give together beyond each by itself, along rpm; once more for the next, then back</source>
         <translation>Ce que la pièce choisie et d&apos;autres donnent ensemble au-delà de chacune seule, selon le régime ; encore une fois pour la suivante, puis retour</translation>
+    </message>
+    <message>
+        <source>Over days</source>
+        <translation>Sur les jours</translation>
+    </message>
+    <message>
+        <source>This article&apos;s builds of all days as one ladder, or the day&apos;s own parts</source>
+        <translation>Les montages de cet objet d&apos;essai de tous les jours comme une échelle, ou les pièces de la journée</translation>
     </message>
 </context>
 <context>
@@ -1419,6 +1443,46 @@
         <source>The dyno is steady: its reference build has not moved.</source>
         <translation>Le banc est stable : son montage de référence n’a pas bougé.</translation>
     </message>
+    <message>
+        <source> · %1: %2</source>
+        <translation> · %1 : %2</translation>
+    </message>
+    <message>
+        <source>Difference %1 − %2, %</source>
+        <translation>Différence %1 − %2, %</translation>
+    </message>
+    <message>
+        <source> · no interval along rpm</source>
+        <translation> · sans intervalle selon le régime</translation>
+    </message>
+    <message>
+        <source>all of it</source>
+        <translation>le tout</translation>
+    </message>
+    <message>
+        <source>%1 over %2</source>
+        <translation>%1 sur %2</translation>
+    </message>
+    <message>
+        <source>Against %1: plan a build that differs from it.</source>
+        <translation>Contre %1 : prévoir un montage qui en diffère.</translation>
+    </message>
+    <message>
+        <source>%1 against %2: nothing joins them, no interval. Run %2 again first and last: ± %3 %.</source>
+        <translation>%1 contre %2 : rien ne les relie, pas d’intervalle. %2 repassé en premier et en dernier : ± %3 %.</translation>
+    </message>
+    <message>
+        <source>%1 against %2: nothing joins them, no interval.</source>
+        <translation>%1 contre %2 : rien ne les relie, pas d’intervalle.</translation>
+    </message>
+    <message>
+        <source>%1 against %2: ± %3 %.</source>
+        <translation>%1 contre %2 : ± %3 %.</translation>
+    </message>
+    <message>
+        <source> Run %1 again first and last: ± %2 %.</source>
+        <translation> %1 repassé en premier et en dernier : ± %2 %.</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>
@@ -2645,6 +2709,34 @@
         <source>Judged by its own band when it is named before the pulls; while none is named, all of these are judged together by the wider band of all</source>
         <translation>Jugée par sa propre bande si elle est nommée avant les passages ; tant qu&apos;aucune n&apos;est nommée, toutes sont jugées ensemble par la bande plus large de toutes</translation>
     </message>
+    <message>
+        <source>refitting (sd)</source>
+        <translation>remontage (sd)</translation>
+    </message>
+    <message>
+        <source>Fitting a build again adds (sd)</source>
+        <translation>Un remontage ajoute (sd)</translation>
+    </message>
+    <message>
+        <source>Left open, the answer says how much refitting would undo it. With a number, the intervals allow for it.</source>
+        <translation>Laissé ouvert, la réponse dit de combien un remontage la renverserait. Avec un nombre, les intervalles en tiennent compte.</translation>
+    </message>
+    <message>
+        <source>As learned</source>
+        <translation>Comme appris</translation>
+    </message>
+    <message>
+        <source>Take what this cell has taught of refitting</source>
+        <translation>Prendre ce que ce banc a appris du remontage</translation>
+    </message>
+    <message>
+        <source>Change what fitting again adds</source>
+        <translation>Modifier ce que le remontage ajoute</translation>
+    </message>
+    <message>
+        <source>Take what the cell has taught of refitting</source>
+        <translation>Prendre ce que le banc a appris du remontage</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::ColumnTable</name>
@@ -2790,6 +2882,10 @@
         <source>Field</source>
         <translation>Plateau</translation>
     </message>
+    <message>
+        <source>Other days</source>
+        <translation>Autres jours</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::CreditPage</name>
@@ -2816,6 +2912,18 @@
     <message>
         <source>Use …</source>
         <translation>Usage …</translation>
+    </message>
+    <message>
+        <source>This day</source>
+        <translation>Cette journée</translation>
+    </message>
+    <message>
+        <source>Over days</source>
+        <translation>Sur les jours</translation>
+    </message>
+    <message>
+        <source>Looking into the logbook …</source>
+        <translation>On regarde dans le carnet …</translation>
     </message>
 </context>
 <context>
@@ -3360,6 +3468,45 @@
     <message>
         <source>The library of the sound server is missing: install libpulse0.</source>
         <translation>La bibliothèque du service de son manque : installez libpulse0.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::EarlierPane</name>
+    <message>
+        <source>Build of another day</source>
+        <translation>Montage d&apos;un autre jour</translation>
+    </message>
+    <message>
+        <source>Build of today</source>
+        <translation>Montage du jour</translation>
+    </message>
+    <message>
+        <source>No build of another day stands beside today&apos;s. Choose one in the logbook.</source>
+        <translation>Aucun montage d&apos;un autre jour n&apos;est à côté de ceux du jour. Choisissez-en un dans le carnet.</translation>
+    </message>
+    <message>
+        <source>Looking into the logbook …</source>
+        <translation>On regarde dans le carnet …</translation>
+    </message>
+    <message>
+        <source>These two are the same build, or one has no pulls in use.</source>
+        <translation>Ces deux sont le même montage, ou l&apos;un n&apos;a pas de passage utilisé.</translation>
+    </message>
+    <message>
+        <source>rpm</source>
+        <translation>rpm</translation>
+    </message>
+    <message>
+        <source>Difference, %</source>
+        <translation>Différence, %</translation>
+    </message>
+    <message>
+        <source>from, %</source>
+        <translation>de, %</translation>
+    </message>
+    <message>
+        <source>to, %</source>
+        <translation>à, %</translation>
     </message>
 </context>
 <context>
@@ -4153,6 +4300,34 @@
         <source>Clear the search</source>
         <translation>Vider la recherche</translation>
     </message>
+    <message>
+        <source>That is the open day</source>
+        <translation>C&apos;est la journée ouverte</translation>
+    </message>
+    <message>
+        <source>Its own builds stand beside each other already. Choose another day.</source>
+        <translation>Ses propres montages sont déjà côte à côte. Choisissez une autre journée.</translation>
+    </message>
+    <message>
+        <source>Choose a day and its build, then put it beside today&apos;s</source>
+        <translation>Choisissez une journée et son montage, puis placez-le à côté du jour</translation>
+    </message>
+    <message>
+        <source>Beside today&apos;s</source>
+        <translation>À côté du jour</translation>
+    </message>
+    <message>
+        <source>Puts the chosen build beside those of the open day</source>
+        <translation>Place le montage choisi à côté de ceux de la journée ouverte</translation>
+    </message>
+    <message>
+        <source>Build of another day …</source>
+        <translation>Montage d&apos;un autre jour …</translation>
+    </message>
+    <message>
+        <source>Looks in the logbook for a build to put beside today&apos;s</source>
+        <translation>Cherche dans le carnet un montage à placer à côté de ceux du jour</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::MainWindow</name>
@@ -4487,46 +4662,6 @@
         <translation>Changer l&apos;ordre des passages</translation>
     </message>
     <message>
-        <source>Can this plan see it?</source>
-        <translation>Ce plan peut-il la voir ?</translation>
-    </message>
-    <message>
-        <source>Smallest difference that matters</source>
-        <translation>Plus petite différence qui compte</translation>
-    </message>
-    <message>
-        <source>Repeatability of one pull</source>
-        <translation>Répétabilité d&apos;un passage</translation>
-    </message>
-    <message>
-        <source>As measured</source>
-        <translation>Comme mesurée</translation>
-    </message>
-    <message>
-        <source>Take the repeatability of this article&apos;s earlier days</source>
-        <translation>Prend la répétabilité des journées passées de cet objet</translation>
-    </message>
-    <message>
-        <source>smallest difference that matters</source>
-        <translation>plus petite différence utile</translation>
-    </message>
-    <message>
-        <source>one pull repeats within (sd)</source>
-        <translation>répétabilité (écart-type)</translation>
-    </message>
-    <message>
-        <source>Change what matters</source>
-        <translation>Changer ce qui compte</translation>
-    </message>
-    <message>
-        <source>Change the repeatability</source>
-        <translation>Changer la répétabilité</translation>
-    </message>
-    <message>
-        <source>Take the measured repeatability</source>
-        <translation>Prendre la répétabilité mesurée</translation>
-    </message>
-    <message>
         <source>No sweep was planned</source>
         <translation>Aucun pas n&apos;a été planifié</translation>
     </message>
@@ -4550,38 +4685,6 @@
         <source>%1 (needs %2 builds)</source>
         <translation>%1 (demande %2 montages)</translation>
     </message>
-    <message>
-        <source>Plan two builds to see what the pulls can tell.</source>
-        <translation>Planifier deux montages pour voir ce que les passages peuvent dire.</translation>
-    </message>
-    <message>
-        <source>This plan sees %1 % in %2 pulls, about %3.</source>
-        <translation>Ce plan voit %1 % en %2 passages, environ %3.</translation>
-    </message>
-    <message>
-        <source>This plan can prove nothing: take more than one pull a set.</source>
-        <translation>Ce plan ne peut rien prouver : prendre plus d&apos;un passage par série.</translation>
-    </message>
-    <message>
-        <source>To see %1 % even 30 pulls a set are too few.</source>
-        <translation>Pour voir %1 %, même 30 passages par série ne suffisent pas.</translation>
-    </message>
-    <message>
-        <source>To see %1 % on four days of five: %2 pulls a set, about %3.</source>
-        <translation>Pour voir %1 % quatre jours sur cinq : %2 passages par série, environ %3.</translation>
-    </message>
-    <message>
-        <source> Repeatability from %1 of this article; were it as bad as it may be: %2 a set.</source>
-        <translation> Répétabilité d&apos;après %1 de cet objet ; fût-elle aussi mauvaise qu&apos;elle peut l&apos;être : %2 par série.</translation>
-    </message>
-    <message>
-        <source>more than 30</source>
-        <translation>plus de 30</translation>
-    </message>
-    <message>
-        <source> Repeatability not measured yet: half a per cent to start with.</source>
-        <translation> Répétabilité pas encore mesurée : un demi pour cent pour commencer.</translation>
-    </message>
 </context>
 <context>
     <name>hillrun::OrderStrip</name>
@@ -4604,6 +4707,17 @@
     <message>
         <source>No pulls planned yet: choose a design.</source>
         <translation>Aucun passage planifié : choisir un plan.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::OtherDays</name>
+    <message>
+        <source>Put %1 beside today&apos;s builds</source>
+        <translation>Placer %1 à côté des montages du jour</translation>
+    </message>
+    <message>
+        <source>No longer put %1 beside</source>
+        <translation>Ne plus placer %1 à côté</translation>
     </message>
 </context>
 <context>
@@ -5227,6 +5341,93 @@
     </message>
 </context>
 <context>
+    <name>hillrun::QuestionPanel</name>
+    <message>
+        <source>Can this plan see it?</source>
+        <translation>Ce plan peut-il la voir ?</translation>
+    </message>
+    <message>
+        <source>Smallest difference that matters</source>
+        <translation>Plus petite différence qui compte</translation>
+    </message>
+    <message>
+        <source>Repeatability of one pull</source>
+        <translation>Répétabilité d&apos;un passage</translation>
+    </message>
+    <message>
+        <source>As measured</source>
+        <translation>Comme mesurée</translation>
+    </message>
+    <message>
+        <source>Take what this cell&apos;s earlier days repeat within</source>
+        <translation>Prendre la répétabilité des journées passées de ce banc</translation>
+    </message>
+    <message>
+        <source>smallest difference that matters</source>
+        <translation>plus petite différence utile</translation>
+    </message>
+    <message>
+        <source>one pull repeats within (sd)</source>
+        <translation>répétabilité (écart-type)</translation>
+    </message>
+    <message>
+        <source>Change what matters</source>
+        <translation>Changer ce qui compte</translation>
+    </message>
+    <message>
+        <source>Change the repeatability</source>
+        <translation>Changer la répétabilité</translation>
+    </message>
+    <message>
+        <source>Take the measured repeatability</source>
+        <translation>Prendre la répétabilité mesurée</translation>
+    </message>
+    <message>
+        <source>Plan two builds to see what the pulls can tell.</source>
+        <translation>Planifier deux montages pour voir ce que les passages peuvent dire.</translation>
+    </message>
+    <message>
+        <source>This plan sees %1 % in %2 pulls, about %3.</source>
+        <translation>Ce plan voit %1 % en %2 passages, environ %3.</translation>
+    </message>
+    <message>
+        <source>This plan can prove nothing: take more than one pull a set.</source>
+        <translation>Ce plan ne peut rien prouver : prendre plus d&apos;un passage par série.</translation>
+    </message>
+    <message>
+        <source>To see %1 % even 30 pulls a set are too few: fit the builds again more often.</source>
+        <translation>Pour voir %1 %, même 30 passages par série sont trop peu : remontez plus souvent.</translation>
+    </message>
+    <message>
+        <source>To see %1 % even 30 pulls a set are too few.</source>
+        <translation>Pour voir %1 %, même 30 passages par série ne suffisent pas.</translation>
+    </message>
+    <message>
+        <source>To see %1 % on four days of five: %2 pulls a set, about %3.</source>
+        <translation>Pour voir %1 % quatre jours sur cinq : %2 passages par série, environ %3.</translation>
+    </message>
+    <message>
+        <source> Repeatability from %1 of this cell; were it as bad as it may be: %2 a set.</source>
+        <translation> Répétabilité tirée de %1 de ce banc ; si elle était aussi mauvaise que possible : %2 par série.</translation>
+    </message>
+    <message>
+        <source>more than 30</source>
+        <translation>plus de 30</translation>
+    </message>
+    <message>
+        <source> Repeatability not measured yet: half a per cent to start with.</source>
+        <translation> Répétabilité pas encore mesurée : un demi pour cent pour commencer.</translation>
+    </message>
+    <message>
+        <source> Refitting as this cell has taught.</source>
+        <translation> Remontage comme ce banc l’a appris.</translation>
+    </message>
+    <message>
+        <source>Beside today&apos;s: %1</source>
+        <translation>À côté du jour : %1</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::RawTextPanel</name>
     <message>
         <source>The first lines of the file</source>
@@ -5394,6 +5595,10 @@
     <message>
         <source>What each part gives: credit</source>
         <translation>Chaque pièce : le mérite</translation>
+    </message>
+    <message>
+        <source>Builds of other days</source>
+        <translation>Montages d&apos;autres jours</translation>
     </message>
 </context>
 <context>
@@ -5565,6 +5770,18 @@
     <message>
         <source>Nothing can be heard. %1</source>
         <translation>On n’entend rien. %1</translation>
+    </message>
+    <message>
+        <source>Logbook</source>
+        <translation>Carnet</translation>
+    </message>
+    <message>
+        <source>this bench&apos;s own, or postgresql://host/name</source>
+        <translation>celui de ce banc, ou postgresql://host/name</translation>
+    </message>
+    <message>
+        <source>A file, or the address of a server that several benches share. Passwords stay where the server&apos;s own library looks for them.</source>
+        <translation>Un fichier, ou l&apos;adresse d&apos;un serveur que plusieurs bancs partagent. Les mots de passe restent là où la bibliothèque du serveur les cherche.</translation>
     </message>
 </context>
 <context>

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/claims_panel.h"
 
+#include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
 
@@ -28,7 +29,8 @@ std::vector<BuildPair> pairsToOffer(const TestDay& day) {
 
 } // namespace
 
-ClaimsPanel::ClaimsPanel(DayDocument& document, QAction* use, QWidget* parent) : QWidget(parent), m_document(document) {
+ClaimsPanel::ClaimsPanel(DayDocument& document, OtherDays& otherDays, QAction* use, QWidget* parent)
+    : QWidget(parent), m_document(document), m_otherDays(otherDays) {
     m_pairs = new QWidget(this);
     m_grid = new QGridLayout(m_pairs);
     m_grid->setContentsMargins(0, 0, 0, 0);
@@ -49,13 +51,51 @@ ClaimsPanel::ClaimsPanel(DayDocument& document, QAction* use, QWidget* parent) :
     row->addStretch(1);
     row->addWidget(labelled(tr("drift at most"), m_bound, this), 0, Qt::AlignTop);
     lines->addLayout(row);
-    lines->addWidget(useButton, 0, Qt::AlignLeft);
+    auto* last = new WrapLayout(false, px(12));
+    last->addWidget(useButton);
+    last->addWidget(makeRefit());
+    lines->addLayout(last);
     connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
         m_document.edit(
             tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; }, u"drift bound"_s);
     });
     connect(&m_document, &DayDocument::dayChanged, this, &ClaimsPanel::refresh);
+    connect(&m_otherDays, &OtherDays::changed, this, &ClaimsPanel::refresh);
     refresh();
+}
+
+/// What fitting a build again adds: open, a number of one's own, or what the cell has taught.
+QWidget* ClaimsPanel::makeRefit() {
+    auto* out = new QWidget(this);
+    auto* row = new QHBoxLayout(out);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(px(6));
+    auto* label = new PlainLabel(tr("refitting (sd)"), out);
+    label->setProperty("quiet", true);
+    label->setProperty("small", true);
+    m_refit = new NumberField(u"refitField"_s, tr("Fitting a build again adds (sd)"), 0.0, 20.0, 2, u"%"_s, out);
+    m_refit->setToolTip(tr("Left open, the answer says how much refitting would undo it. With a number, the intervals "
+                           "allow for it."));
+    m_refit->setFixedWidth(px(84));
+    m_learned = new QPushButton(tr("As learned"), out);
+    m_learned->setObjectName(u"learnedButton"_s);
+    m_learned->setToolTip(tr("Take what this cell has taught of refitting"));
+    row->addWidget(label);
+    row->addWidget(m_refit);
+    row->addWidget(m_learned);
+    connect(m_refit, &NumberField::edited, this, [this](std::optional<double> value) {
+        m_document.edit(
+            tr("Change what fitting again adds"),
+            [&](TestDay& day) {
+                day.plan.refitSd = value ? RefitSd{{*value}, 0.0} : RefitSd{};
+            },
+            u"refit"_s);
+    });
+    connect(m_learned, &QPushButton::clicked, this, [this] {
+        m_document.edit(tr("Take what the cell has taught of refitting"),
+                        [&](TestDay& day) { day.plan.refitSd = m_otherDays.answer().cell.refitSd(); });
+    });
+    return out;
 }
 
 void ClaimsPanel::togglePair(const BuildPair& pair, bool on) {
@@ -96,6 +136,10 @@ void ClaimsPanel::refreshPairs() {
 void ClaimsPanel::refresh() {
     refreshPairs();
     m_bound->show(m_document.day().plan.driftBound_pct);
+    const RefitSd& refit = m_document.day().plan.refitSd;
+    m_refit->show(refit.likely_pct.empty() ? std::nullopt : std::optional(refit.rootMeanSquare_pct()));
+    const RefitSd taught = m_otherDays.answer().cell.refitSd();
+    m_learned->setEnabled(!taught.likely_pct.empty() && taught != refit);
 }
 
 } // namespace hillrun

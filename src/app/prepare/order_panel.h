@@ -3,9 +3,8 @@
 #pragma once
 
 #include "app/document/day_document.h"
-#include "app/document/repeatability_log.h"
+#include "app/document/other_days.h"
 #include "app/frame/dialogs.h"
-#include "app/look/fields.h"
 #include "app/prepare/order_strip.h"
 
 #include <QComboBox>
@@ -18,32 +17,23 @@ namespace hillrun {
 class OrderPanel : public QWidget {
     Q_OBJECT
 public:
-    OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, const RepeatabilityLog& log, QAction* use,
-               QWidget* parent = nullptr);
+    OrderPanel(DayDocument& document, Look& look, Dialogs& dialogs, OtherDays& otherDays, QAction* use,
+               QAction* earlier, QWidget* parent = nullptr);
     [[nodiscard]] OrderStrip& strip() { return *m_strip; }
 
 private:
-    QWidget* makeOrder(Look& look, QAction* use);
-    QWidget* makeQuestion();
+    QWidget* makeOrder(Look& look, OtherDays& otherDays, QAction* use);
     void chooseDesign(int index);
     void setPullsPerSet(int pulls);
     void refresh();
     void refreshDesigns();
-    void refreshAnswer();
-    [[nodiscard]] MeasuredRepeatability repeatability() const;
 
     DayDocument& m_document;
     Dialogs& m_dialogs;
-    const RepeatabilityLog& m_log;
     QComboBox* m_design = nullptr;
     QSpinBox* m_pullsPerSet = nullptr;
     OrderStrip* m_strip = nullptr;
     QLabel* m_weakness = nullptr;
-    NumberField* m_matters = nullptr;
-    NumberField* m_repeatability = nullptr;
-    QPushButton* m_measured = nullptr;
-    QLabel* m_answer = nullptr;
-    QLabel* m_details = nullptr;
 };
 
 } // namespace hillrun

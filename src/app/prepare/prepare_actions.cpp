@@ -23,7 +23,7 @@ public:
 PreparePage& page(const Workplace& at) { return pageOf<PreparePage>(at.host, "prepare"); }
 
 PageView* makePreparePage(const Workplace& at, QWidget* parent) {
-    auto* out = new PreparePage(at.document, at.look, at.actions, at.dialogs, at.repeatability, parent);
+    auto* out = new PreparePage(at.document, at.look, at.actions, at.dialogs, at.otherDays, parent);
     StartPanel& start = out->start();
     QObject::connect(&start, &StartPanel::dayChosen, out, [at](const QString& path, bool demo) {
         const std::filesystem::path place(path.toStdString());

@@ -23,9 +23,9 @@ constexpr int kNarrow = 1120; ///< below this width the panels at the right stan
 } // namespace
 
 PreparePage::PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
-                         const RepeatabilityLog& log, QWidget* parent)
-    : PageView(parent), m_document(document), m_look(look), m_dialogs(dialogs), m_log(log),
-      m_use(actions.get("day.use")) {
+                         OtherDays& otherDays, QWidget* parent)
+    : PageView(parent), m_document(document), m_look(look), m_dialogs(dialogs), m_otherDays(otherDays),
+      m_use(actions.get("day.use")), m_earlier(actions.get("day.earlier")) {
     setObjectName(u"preparePage"_s);
     m_stack = new QStackedLayout(this);
     m_start = new StartPanel(actions, this);
@@ -43,7 +43,7 @@ QWidget* PreparePage::makeWhole() {
     auto* out = new QWidget(this);
     // Made in the order in which Tab goes through them: the builds first, the cautions last.
     auto* builds = new BuildsPanel(m_document, m_look, m_dialogs, out);
-    m_order = new OrderPanel(m_document, m_look, m_dialogs, m_log, m_use, out);
+    m_order = new OrderPanel(m_document, m_look, m_dialogs, m_otherDays, m_use, m_earlier, out);
     auto* windows = new WindowsPanel(m_document, out);
     const fs::path ours = QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation).toStdString();
     m_article = new ArticlePanel(m_document, m_dialogs, ArticleCards(ours / "articles"), out);

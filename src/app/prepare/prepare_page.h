@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "app/document/repeatability_log.h"
+#include "app/document/other_days.h"
 #include "app/frame/page.h"
 #include "app/look/theme.h"
 #include "app/prepare/article_panel.h"
@@ -19,8 +19,8 @@ namespace hillrun {
 class PreparePage : public PageView {
     Q_OBJECT
 public:
-    PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs,
-                const RepeatabilityLog& log, QWidget* parent = nullptr);
+    PreparePage(DayDocument& document, Look& look, ActionRegistry& actions, Dialogs& dialogs, OtherDays& otherDays,
+                QWidget* parent = nullptr);
     void editArticle() { m_article->editArticle(); }
     [[nodiscard]] StartPanel& start() { return *m_start; }
     [[nodiscard]] OrderStrip& order() { return m_order->strip(); }
@@ -35,8 +35,9 @@ private:
     DayDocument& m_document;
     Look& m_look;
     Dialogs& m_dialogs;
-    const RepeatabilityLog& m_log;
+    OtherDays& m_otherDays;
     QAction* m_use;
+    QAction* m_earlier;                ///< looks for a build of another day
     ArticlePanel* m_article = nullptr; ///< and what follows: null until a day is open
     OrderPanel* m_order = nullptr;
     QBoxLayout* m_below = nullptr;

@@ -24,7 +24,7 @@ public:
 ReportPage& page(const Workplace& at) { return pageOf<ReportPage>(at.host, "report"); }
 
 PageView* makeReportPage(const Workplace& at, QWidget* parent) {
-    return new ReportPage(at.document, at.selection, at.look, at.actions, parent);
+    return new ReportPage(at.document, at.selection, at.look, at.otherDays, at.actions, parent);
 }
 
 void print(const Workplace& at) {

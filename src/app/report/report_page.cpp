@@ -79,9 +79,9 @@ QPixmap pictureOf(const std::vector<report::Page>& pages, double ratio, double w
 
 } // namespace
 
-ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
-                       QWidget* parent)
-    : PageView(parent), m_document(document), m_selection(selection), m_look(look) {
+ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, OtherDays& otherDays,
+                       ActionRegistry& actions, QWidget* parent)
+    : PageView(parent), m_document(document), m_selection(selection), m_look(look), m_otherDays(otherDays) {
     setObjectName(u"reportPage"_s);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(px(16), px(12), px(16), px(12));
@@ -99,6 +99,11 @@ ReportPage::ReportPage(DayDocument& document, Selection& selection, Look& look, 
 
     row->addWidget(makeSide(actions));
     connect(&m_document, &DayDocument::analysisReady, this, &ReportPage::refresh);
+    connect(&m_otherDays, &OtherDays::changed, this, &ReportPage::refresh);
+    connect(&m_otherDays, &OtherDays::outdated, this, [this] {
+        if (isVisible())
+            want(true);
+    });
     connect(&m_selection, &Selection::pairChanged, this, &ReportPage::refresh);
     connect(&m_selection, &Selection::viewChanged, this, [this] {
         if (isVisible())
@@ -141,6 +146,7 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
     addSection(tr("The other curve of Compare"), &report::SheetSections::quantity);
     addSection(tr("All builds: the field"), &report::SheetSections::field);
     addSection(tr("What each part gives: credit"), &report::SheetSections::credit);
+    addSection(tr("Builds of other days"), &report::SheetSections::otherDays);
     column->addSpacing(px(16));
     for (const char* id : {"report.print", "report.pdf", "report.html", "report.svg", "report.csv", "day.export_zip"}) {
         QAction* action = actions.get(id);
@@ -160,6 +166,8 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
 void ReportPage::want(bool shown) {
     m_document.wantCredit(shown && m_sections.credit);
     m_document.wantQuantity(shown && m_sections.quantity ? m_selection.curve() : std::string());
+    if (shown && m_sections.otherDays && !m_document.day().plan.earlier.empty())
+        m_otherDays.bringUpToDate();
 }
 
 std::shared_ptr<const DayAnalysis> ReportPage::complete() const {
@@ -180,7 +188,7 @@ report::Document ReportPage::documentOf(const DayAnalysis& analysis, const repor
     else if (!analysis.comparisons.empty())
         pair.push_back(&analysis.comparisons.front()); // nobody looked at a pair yet
     return report::documentOf(m_document.day(), analysis, pair, currentVoice().in(m_selection.units()), m_sections,
-                              style);
+                              style, &m_otherDays.answer().over);
 }
 
 std::vector<report::Page> ReportPage::pagesOf(const DayAnalysis& analysis) const {

@@ -21,7 +21,7 @@ namespace hillrun {
 class ReportPage : public PageView {
     Q_OBJECT
 public:
-    ReportPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions,
+    ReportPage(DayDocument& document, Selection& selection, Look& look, OtherDays& otherDays, ActionRegistry& actions,
                QWidget* parent = nullptr);
     /// The pages as they stand now, what nobody looked at yet worked out at once; none when there is no analysis.
     [[nodiscard]] std::vector<report::Page> sheets() const;
@@ -56,6 +56,7 @@ private:
     DayDocument& m_document;
     Selection& m_selection;
     Look& m_look;
+    OtherDays& m_otherDays;
     report::SheetSections m_sections;
     report::Paper m_paperKind = report::Paper::A4;
     report::Letterhead m_head;

@@ -11,6 +11,8 @@
 #include "app/look/scale.h"
 #include "app/look/words.h"
 #include "app/pages.h"
+#include "core/errors/data_error.h"
+#include "logbook/log_days.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -43,9 +45,7 @@ bool isDark(const QString& theme) { return theme == u"dark"_s || (theme == u"des
 } // namespace
 
 MainWindow::MainWindow(Dialogs& dialogs, SettingsStore& settings, CellService& cell, TonePlayer& tones)
-    : m_dialogs(dialogs), m_settings(settings), m_cell(cell), m_tones(tones),
-      m_repeatability(toPath(QStandardPaths::writableLocation(QStandardPaths::AppLocalDataLocation)) /
-                      "repeatability.json"),
+    : m_dialogs(dialogs), m_settings(settings), m_cell(cell), m_tones(tones), m_otherDays(m_document, m_logbook),
       m_flow(m_document, cell) {
     setObjectName(u"window"_s);
     new PlainTextGuard(this);
@@ -76,8 +76,8 @@ MainWindow::~MainWindow() {
 }
 
 Workplace MainWindow::workplace() {
-    return {m_document, m_selection, m_look, *m_actions,      m_dialogs, m_settings, *m_files,
-            m_cell,     m_tones,     m_flow, m_repeatability, m_logbook, *this};
+    return {m_document, m_selection, m_look, *m_actions,  m_dialogs, m_settings, *m_files,
+            m_cell,     m_tones,     m_flow, m_otherDays, m_logbook, *this};
 }
 
 void MainWindow::makeParts() {
@@ -183,11 +183,7 @@ void MainWindow::stepPage(int by) {
 
 void MainWindow::connectDocument() {
     connect(&m_document, &DayDocument::dayChanged, this, &MainWindow::refresh);
-    connect(&m_document, &DayDocument::analysisReady, this, [this] {
-        refreshActions();
-        if (m_document.analysis())
-            m_repeatability.note(m_document.day(), m_document.path(), *m_document.analysis());
-    });
+    connect(&m_document, &DayDocument::analysisReady, this, &MainWindow::refreshActions);
     connect(&m_document, &DayDocument::accessChanged, this, &MainWindow::refresh);
     connect(&m_document.undoStack(), &QUndoStack::indexChanged, this, &MainWindow::refresh);
     connect(&m_document.undoStack(), &QUndoStack::cleanChanged, this, &MainWindow::refresh);
@@ -200,6 +196,19 @@ void MainWindow::connectDocument() {
     connect(&m_look, &Look::changed, this, &MainWindow::applyLook);
 }
 
+/// The day as it was saved; worked out already, it is not worked out once more.
+void MainWindow::enterLogbook() {
+    const auto analysis = m_document.analysis();
+    std::optional<LogbookEntry> worked;
+    if (analysis && !m_document.isBusy() && workedOutAlike(m_document.day(), *analysis)) {
+        try {
+            worked = entryOf(m_document.path(), m_document.day(), *analysis);
+        } catch (const DataError&) { // a day without pulls: the logbook says so
+        }
+    }
+    m_logbook.enter(m_document.path(), std::move(worked));
+}
+
 void MainWindow::connectParts() {
     connect(&m_document, &DayDocument::busyChanged, m_topBar, &TopBar::setBusy);
     connect(&m_document, &DayDocument::progressed, m_topBar, &TopBar::setProgress);
@@ -210,7 +219,7 @@ void MainWindow::connectParts() {
     connect(m_files, &DayFiles::begun, this, [this] { showPage("prepare"); });
     connect(m_files, &DayFiles::imported, this, [this] { showPage("check"); });
     connect(m_files, &DayFiles::stored, this, &MainWindow::refreshActions);
-    connect(m_files, &DayFiles::saved, this, [this] { m_logbook.enter(m_document.path()); });
+    connect(m_files, &DayFiles::saved, this, &MainWindow::enterLogbook);
     connect(&m_logbook, &LogbookLink::conflict, m_notice, [this](const QString& there) {
         m_notice->say(
             tr("The logbook has this day from elsewhere, with other contents: %1. It stays as it is there.").arg(there),
@@ -236,6 +245,7 @@ void MainWindow::applyPreferences() {
     m_document.setSettings(analysisSettings(p, m_document.settings()));
     m_selection.setUnits(kUnitChoices.at(static_cast<size_t>(p.units)));
     m_selection.setSchool(static_cast<CurveSchool>(p.school));
+    m_logbook.setAddress(p.logbook.toStdString());
     for (const auto& [id, made] : m_made)
         made->recall(m_settings);
 }

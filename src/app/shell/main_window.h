@@ -70,6 +70,7 @@ private:
     void applyPreferences();
     void connectDocument();
     void connectParts();
+    void enterLogbook();
     void applyLook();
     void restoreState();
     void rememberState();
@@ -85,9 +86,9 @@ private:
     Look m_look;
     QString m_language; ///< as it is kept: desktop or a code
     QString m_theme;    ///< as it is kept: desktop, light or dark
-    RepeatabilityLog m_repeatability;
     LogbookLink m_logbook;
     DayDocument m_document;
+    OtherDays m_otherDays;
     Selection m_selection;
     PullFlow m_flow;
     std::vector<PageSpec> m_specs;

@@ -9,6 +9,7 @@
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
 #include "core/weather/standards.h"
+#include "logbook/address.h"
 #include "words/language.h"
 
 #include <algorithm>
@@ -64,7 +65,7 @@ SettingsDialog::SettingsDialog(const Preferences& preferences, Dialogs& dialogs,
     buttons->addButton(tr("Go back"), QDialogButtonBox::RejectRole);
     connect(out, &QPushButton::clicked, this, &SettingsDialog::exportFile);
     connect(in, &QPushButton::clicked, this, &SettingsDialog::importFile);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::accepted, this, &SettingsDialog::takeOver);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     column->addWidget(buttons);
     fill(preferences);
@@ -126,6 +127,10 @@ QWidget* SettingsDialog::makeFigures() {
             m_daysFolder->setText(*folder);
     });
     m_daysFolder->setPlaceholderText(tr("\u201CHill Run\u201D among your documents"));
+    m_logbook = line(*form, u"logbookSetting"_s, tr("Logbook"), {}, nullptr);
+    m_logbook->setPlaceholderText(tr("this bench's own, or postgresql://host/name"));
+    m_logbook->setToolTip(tr("A file, or the address of a server that several benches share. Passwords stay where the "
+                             "server's own library looks for them."));
     panel.column->addLayout(form);
     panel.column->addStretch(1);
     return panel.frame;
@@ -216,6 +221,7 @@ void SettingsDialog::fill(const Preferences& p) {
     m_tone->setCurrentIndex(static_cast<int>(toneNamed(p.tone)));
     m_links = p.links;
     m_daysFolder->setText(p.daysFolder);
+    m_logbook->setText(p.logbook);
     m_paper->setCurrentIndex(placeIn(kPapers, p.paper));
     m_workshop->setText(p.workshop);
     m_address->setPlainText(p.address);
@@ -231,12 +237,26 @@ Preferences SettingsDialog::preferences() const {
             m_drift->currentIndex(),
             m_school->currentIndex(),
             m_daysFolder->text().trimmed(),
+            m_logbook->text().trimmed(),
             QString::fromLatin1(kPapers[m_paper->currentIndex()]),
             m_workshop->text().trimmed(),
             m_address->toPlainText().trimmed(),
             m_logo->text().trimmed(),
             QString::fromLatin1(toneName(static_cast<Tone>(m_tone->currentIndex()))),
             m_links};
+}
+
+/// An address that nobody could open is not taken over.
+void SettingsDialog::takeOver() {
+    try {
+        if (const QString address = m_logbook->text().trimmed(); !address.isEmpty())
+            (void)logbookAddress(address.toStdString());
+    } catch (const DataError& error) {
+        setWrong(m_logbook, errorText(error));
+        m_logbook->setFocus();
+        return;
+    }
+    accept();
 }
 
 void SettingsDialog::exportFile() {

@@ -41,6 +41,7 @@ private:
     QLineEdit* line(QFormLayout& form, const QString& name, const QString& label, const QString& button,
                     const std::function<void()>& browse);
     void fill(const Preferences& preferences);
+    void takeOver();
     void exportFile();
     void importFile();
 
@@ -49,7 +50,7 @@ private:
     QComboBox *m_language = nullptr, *m_theme = nullptr, *m_units = nullptr, *m_standard = nullptr,
               *m_smoothing = nullptr, *m_drift = nullptr, *m_paper = nullptr, *m_school = nullptr, *m_tone = nullptr;
     QLabel* m_toneText = nullptr;
-    QLineEdit *m_daysFolder = nullptr, *m_workshop = nullptr, *m_logo = nullptr;
+    QLineEdit *m_daysFolder = nullptr, *m_logbook = nullptr, *m_workshop = nullptr, *m_logo = nullptr;
     QPlainTextEdit* m_address = nullptr;
     QStringList m_links;
     std::optional<QStringList> m_readLinks;

@@ -47,6 +47,9 @@ FitPlan planFit(const TestDay& day, const std::vector<PullResult>& pulls, double
         if (std::any_of(pulls.begin(), pulls.end(), [&](const auto& p) { return p.used && p.build == build.id; }))
             out.buildIds.push_back(build.id);
     out.input.builds = static_cast<int>(out.buildIds.size());
+    for (const double sd_pct : day.plan.refitSd.likely_pct)
+        out.input.refit.sd.push_back(std::log1p(sd_pct / 100.0));
+    out.input.refit.freedom = day.plan.refitSd.freedom;
     for (size_t i = 0; i < pulls.size(); ++i) {
         if (!pulls[i].used)
             continue;

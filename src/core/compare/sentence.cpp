@@ -6,6 +6,7 @@
 #include "core/compare/analyse.h"
 #include "core/plan/named_use.h"
 #include "core/statement/rounding.h"
+#include "core/units/log_percent.h"
 
 #include <algorithm>
 #include <array>
@@ -320,7 +321,12 @@ std::optional<double> refitThatUndoes_pct(const Comparison& c) {
     return speakingBand(c).refitUndoes_pct;
 }
 
-Statement refitStatement(const Comparison& c) {
+Statement refitStatement(const Comparison& c, const DayAnalysis& analysis) {
+    if (analysis.model && analysis.model->input.refit.known() && c.hasInterval) {
+        const RefitSpread& refit = analysis.model->input.refit;
+        return {refit.freedom > 0.0 ? "refit.learned" : "refit.entered",
+                {significant(percentOfLog(std::sqrt(refit.meanSquare())), 2, "%")}};
+    }
     constexpr double kLittle_pct = 0.3; // refitting moves an engine by as much without anybody's fault: an assumption
     const auto undoes_pct = refitThatUndoes_pct(c);
     if (!undoes_pct)

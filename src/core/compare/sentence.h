@@ -16,9 +16,9 @@ Statement settleStatement(const Comparison& comparison);
 /// The sd of fitting a build again, %, that alone would take the proof of the mean away that the pair is judged by;
 /// nothing where it proves nothing.
 std::optional<double> refitThatUndoes_pct(const Comparison& comparison);
-/// "holds unless refitting alone moves the engine by 0.8 %", of the mean that the pair is judged by; empty where it
-/// proves nothing. Refitting was not measured: it is in no interval.
-Statement refitStatement(const Comparison& comparison);
+/// "holds unless refitting alone moves the engine by 0.8 %", of the mean that the pair is judged by, when refitting was
+/// not measured and so is in no interval; empty where it proves nothing. Else what the interval allows for it.
+Statement refitStatement(const Comparison& comparison, const DayAnalysis& analysis);
 
 /// Builds that surely repeat worse or better than the others; their intervals allow for it. Empty when none does.
 std::vector<Statement> noiseStatements(const DayAnalysis& analysis);

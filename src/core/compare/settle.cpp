@@ -31,8 +31,9 @@ PullsToSettle pullsToSee(const Plan& plan, const std::vector<std::string>& sets,
     out.difference_w = std::abs(difference_w);
     const double effect = out.difference_w / c.bands.front().base_w;
     const double sd = model.levelSd;
-    out.pullsPerSet = pullsPerSetNeeded(sets, c.from, c.to, effect, upperLimit80(sd, model.degreesOfFreedom));
-    out.asMeasured = pullsPerSetNeeded(sets, c.from, c.to, effect, sd);
+    const double refit = std::sqrt(model.input.refit.meanSquare());
+    out.pullsPerSet = pullsPerSetNeeded(sets, c.from, c.to, effect, {upperLimit80(sd, model.degreesOfFreedom), refit});
+    out.asMeasured = pullsPerSetNeeded(sets, c.from, c.to, effect, {sd, refit});
     std::vector<std::string> order;
     for (const std::string& build : sets)
         order.insert(order.end(), static_cast<size_t>(out.pullsPerSet.value_or(30)), build);

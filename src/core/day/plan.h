@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/day/build_of_day.h"
 #include "core/day/wanted_use.h"
 
 #include <optional>
@@ -23,6 +24,14 @@ struct PullProtocol {
     bool operator==(const PullProtocol&) const = default;
 };
 
+/// What fitting a build again adds, as a standard deviation.
+struct RefitSd {
+    std::vector<double> likely_pct; ///< one: entered; several, equally likely: taught by the cell; none: not known
+    double freedom = 0.0;           ///< degrees of freedom behind what the cell has taught
+    [[nodiscard]] double rootMeanSquare_pct() const; ///< 0 when it is not known
+    bool operator==(const RefitSd&) const = default;
+};
+
 struct Plan {
     std::string design; ///< "a-b-a" ...; empty when the order was made by hand
     int pullsPerSet = 3;
@@ -33,9 +42,11 @@ struct Plan {
     std::optional<double> change_min;                       ///< to fit the next build
     std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand, from and to; empty: the usual ones
     std::optional<double> driftBound_pct;                   ///< declared: drift over the session is at most this
-    WantedUse use;                                          ///< what the builds are wanted for
-    std::string unknownUseKeys;                             ///< of the use, not of the plan
-    bool useAfterLooking = false;                           ///< it was chosen when pulls were there already
+    RefitSd refitSd;
+    std::vector<BuildOfDay> earlier; ///< builds of other days that are put beside today's
+    WantedUse use;                   ///< what the builds are wanted for
+    std::string unknownUseKeys;      ///< of the use, not of the plan
+    bool useAfterLooking = false;    ///< it was chosen when pulls were there already
     PullProtocol protocol;
     std::string unknownKeys;
     bool operator==(const Plan&) const = default;

@@ -3,6 +3,7 @@
 #include "core/days/cell_model.h"
 
 #include <algorithm>
+#include <boost/math/distributions/chi_squared.hpp>
 #include <boost/math/distributions/students_t.hpp>
 #include <cassert>
 #include <cmath>
@@ -37,10 +38,11 @@ class DayEquations {
 public:
     DayEquations(const Net& net, int day, bool withDrift) : m_withDrift(withDrift) {
         double time = 0.0;
-        for (const Visit& visit : net.visits)
-            if (visit.day == day) {
-                m_visits.push_back(visit);
-                time += visit.time_h;
+        for (size_t v = 0; v < net.visits.size(); ++v)
+            if (net.visits[v].day == day) {
+                m_visits.push_back(net.visits[v]);
+                m_rows.push_back(static_cast<Index>(v));
+                time += net.visits[v].time_h;
             }
         time /= static_cast<double>(m_visits.size());
         for (Visit& visit : m_visits)
@@ -49,48 +51,68 @@ public:
 
     struct Sums {
         double logDeterminant = 0.0; ///< of V and of the drift's part of X'V^-1 X
-        double squares = 0.0;        ///< y'My
+        double squares = 0.0;        ///< y'My, of all columns of y
     };
-    /// Adds this day's part of X'MX and X'My, X the builds.
-    Sums add(const VarianceNode& node, MatrixXd& gram, VectorXd& right) const {
+    /// Adds this day's part of X'MX and X'My, X the builds; `y` has a row for each visit of the net.
+    Sums add(const VarianceNode& node, const MatrixXd& y, MatrixXd& gram, MatrixXd& right) const {
+        Sums out;
+        const MatrixXd inverse = projection(node, out.logDeterminant);
+        const MatrixXd own = y(m_rows, Eigen::all);
+        const MatrixXd my = inverse * own;
+        out.squares = (own.array() * my.array()).sum();
+        for (size_t i = 0; i < m_visits.size(); ++i) {
+            right.row(m_visits[i].build) += my.row(static_cast<Index>(i));
+            for (size_t j = 0; j < m_visits.size(); ++j)
+                gram(m_visits[i].build, m_visits[j].build) += inverse(static_cast<Index>(i), static_cast<Index>(j));
+        }
+        return out;
+    }
+    /// What each visit of this day weighs in a sum of builds' estimates; `builds`: (X'MX)^-1 times that sum.
+    void addWeights(const VarianceNode& node, const VectorXd& builds, double share, VectorXd& weights) const {
+        double unused = 0.0;
+        VectorXd own(static_cast<Index>(m_visits.size()));
+        for (size_t i = 0; i < m_visits.size(); ++i)
+            own(static_cast<Index>(i)) = builds(m_visits[i].build);
+        weights(m_rows) += share * (projection(node, unused) * own);
+    }
+
+private:
+    /// M of the day: V^-1, less what a drift takes. Adds the logarithm of the determinants.
+    [[nodiscard]] MatrixXd projection(const VarianceNode& node, double& logDeterminant) const {
         const auto n = static_cast<Index>(m_visits.size());
         VectorXd weight(n); // of the visits by themselves
-        VectorXd y(n);
         VectorXd time(n);
-        Sums out;
         for (Index i = 0; i < n; ++i) {
             const Visit& visit = m_visits[static_cast<size_t>(i)];
             const double variance = node.refit * node.refit + 1.0 / visit.pulls;
             weight(i) = 1.0 / variance;
-            y(i) = visit.level;
             time(i) = visit.time_h;
-            out.logDeterminant += std::log(variance);
+            logDeterminant += std::log(variance);
         }
         const double a2 = node.day * node.day;
-        MatrixXd inverse = weight.asDiagonal(); // of V, by the formula for a change of rank one
-        inverse -= a2 / (1.0 + a2 * weight.sum()) * weight * weight.transpose();
-        out.logDeterminant += std::log1p(a2 * weight.sum());
+        MatrixXd out = weight.asDiagonal(); // of V, by the formula for a change of rank one
+        out -= a2 / (1.0 + a2 * weight.sum()) * weight * weight.transpose();
+        logDeterminant += std::log1p(a2 * weight.sum());
         if (m_withDrift) {
-            const VectorXd vt = inverse * time;
+            const VectorXd vt = out * time;
             const double tt = time.dot(vt);
-            out.logDeterminant += std::log(tt);
-            inverse -= vt * vt.transpose() / tt;
-        }
-        const VectorXd my = inverse * y;
-        out.squares = y.dot(my);
-        for (Index i = 0; i < n; ++i) {
-            const int row = m_visits[static_cast<size_t>(i)].build;
-            right(row) += my(i);
-            for (Index j = 0; j < n; ++j)
-                gram(row, m_visits[static_cast<size_t>(j)].build) += inverse(i, j);
+            logDeterminant += std::log(tt);
+            out -= vt * vt.transpose() / tt;
         }
         return out;
     }
 
-private:
     std::vector<Visit> m_visits;
+    std::vector<Index> m_rows; ///< their numbers in the net
     bool m_withDrift;
 };
+
+MatrixXd levelsOf(const Net& net) {
+    MatrixXd out(static_cast<Index>(net.visits.size()), 1);
+    for (size_t v = 0; v < net.visits.size(); ++v)
+        out(static_cast<Index>(v), 0) = net.visits[v].level;
+    return out;
+}
 
 std::vector<DayEquations> equationsOf(const Net& net) {
     const std::vector<char> drift = daysWithDrift(net);
@@ -103,23 +125,24 @@ std::vector<DayEquations> equationsOf(const Net& net) {
 /// The builds' equations at one node, with all days in.
 struct Solved {
     Eigen::LLT<MatrixXd> gram;
-    VectorXd builds; ///< estimates
+    MatrixXd builds; ///< estimates, builds x columns of y
     double logDeterminant = 0.0;
-    double squares = 0.0; ///< y'Py
+    double squares = 0.0; ///< y'Py, mean of the columns
 };
 
-Solved solve(const Net& net, const std::vector<DayEquations>& days, const VarianceNode& node) {
+Solved solve(const Net& net, const std::vector<DayEquations>& days, const VarianceNode& node, const MatrixXd& y) {
     MatrixXd gram = MatrixXd::Zero(net.builds, net.builds);
-    VectorXd right = VectorXd::Zero(net.builds);
+    MatrixXd right = MatrixXd::Zero(net.builds, y.cols());
     Solved out;
     for (const DayEquations& day : days) {
-        const DayEquations::Sums sums = day.add(node, gram, right);
+        const DayEquations::Sums sums = day.add(node, y, gram, right);
         out.logDeterminant += sums.logDeterminant;
         out.squares += sums.squares;
     }
     out.gram.compute(gram);
     out.builds = out.gram.solve(right);
-    out.squares = std::max(0.0, out.squares - right.dot(out.builds));
+    out.squares = std::max(0.0, out.squares - (right.array() * out.builds.array()).sum()) /
+                  static_cast<double>(std::max<Index>(1, y.cols()));
     const MatrixXd factor = out.gram.matrixL();
     out.logDeterminant += 2.0 * factor.diagonal().array().log().sum();
     return out;
@@ -184,7 +207,9 @@ std::vector<VarianceNode> varianceNodes(const EnteredVariances& entered, const W
     return out;
 }
 
-NodeTable nodeTable(const Net& net, std::span<const VarianceNode> nodes) {
+namespace {
+
+NodeTable tableOf(const Net& net, const MatrixXd& y, std::span<const VarianceNode> nodes) {
     const std::vector<DayEquations> days = equationsOf(net);
     const std::vector<char> drift = daysWithDrift(net);
     NodeTable out;
@@ -194,21 +219,31 @@ NodeTable nodeTable(const Net& net, std::span<const VarianceNode> nodes) {
     out.logLikelihood.resize(static_cast<Index>(nodes.size()));
     out.squares.resize(out.logLikelihood.size());
     for (size_t n = 0; n < nodes.size(); ++n) {
-        const Solved solved = solve(net, days, nodes[n]);
+        const Solved solved = solve(net, days, nodes[n], y);
         out.logLikelihood(static_cast<Index>(n)) = -0.5 * solved.logDeterminant;
         out.squares(static_cast<Index>(n)) = solved.squares;
     }
     return out;
 }
 
+} // namespace
+
+NodeTable nodeTable(const Net& net, std::span<const VarianceNode> nodes) { return tableOf(net, levelsOf(net), nodes); }
+
+NodeTable shapeTable(const Net& net, const MatrixXd& shapes, std::span<const VarianceNode> nodes) {
+    assert(shapes.rows() == static_cast<Index>(net.visits.size()));
+    return tableOf(net, shapes, nodes);
+}
+
 std::optional<CellModel> learnCell(std::span<const NodeTable> tables, const WithinVisits& within,
-                                   std::vector<VarianceNode> nodes) {
+                                   std::vector<VarianceNode> nodes, double copies) {
     CellModel out;
     out.nodes = std::move(nodes);
     const auto count = static_cast<Index>(out.nodes.size());
-    VectorXd logWeight(count);
+    VectorXd logPrior(count);
     for (Index n = 0; n < count; ++n)
-        logWeight(n) = out.nodes[static_cast<size_t>(n)].logPrior;
+        logPrior(n) = out.nodes[static_cast<size_t>(n)].logPrior;
+    VectorXd logWeight = VectorXd::Zero(count);
     VectorXd squares = VectorXd::Constant(count, within.squares);
     out.freedom = within.freedom;
     for (const NodeTable& table : tables) {
@@ -222,6 +257,7 @@ std::optional<CellModel> learnCell(std::span<const NodeTable> tables, const With
     if (out.freedom <= 0.0 || !(squares.minCoeff() > 0.0))
         return std::nullopt;
     logWeight -= 0.5 * out.freedom * squares.array().log().matrix();
+    logWeight = copies * logWeight + logPrior;
     out.weight = (logWeight.array() - logWeight.maxCoeff()).exp();
     out.weight /= out.weight.sum();
     out.variance = squares / out.freedom;
@@ -230,16 +266,62 @@ std::optional<CellModel> learnCell(std::span<const NodeTable> tables, const With
     return out;
 }
 
-AcrossDays acrossDays(const Net& net, const CellModel& cell, const VectorXd& builds, double probability) {
+std::vector<double> likelyRefits(const CellModel& cell, int count) {
+    const boost::math::chi_squared_distribution<double, PlainDouble> chi(cell.freedom);
+    const auto below = [&](double x) { // the chance that it is less than x
+        double sum = 0.0;
+        for (size_t n = 0; n < cell.nodes.size(); ++n) {
+            const auto i = static_cast<Index>(n);
+            const double squares = cell.freedom * cell.variance(i) * cell.nodes[n].refit * cell.nodes[n].refit;
+            if (cell.weight(i) > kLeastWeight)
+                sum += cell.weight(i) *
+                       (squares > 0.0 ? boost::math::cdf(boost::math::complement(chi, squares / (x * x))) : 1.0);
+        }
+        return sum;
+    };
+    double high = 1e-3;
+    while (below(high) < 1.0 - 0.25 / count && high < 1.0)
+        high *= 2.0;
+    std::vector<double> out;
+    for (int i = 0; i < count; ++i)
+        out.push_back(bisect(below, 1e-9, high, (i + 0.5) / count));
+    return out;
+}
+
+NodeEstimates nodeEstimates(const Net& net, const CellModel& cell, const VectorXd& builds) {
     const std::vector<DayEquations> days = equationsOf(net);
+    const MatrixXd levels = levelsOf(net);
     const auto count = static_cast<Index>(cell.nodes.size());
-    VectorXd centre(count);
-    VectorXd scale(count);
+    NodeEstimates out{VectorXd(count), VectorXd(count), VectorXd::Zero(levels.rows())};
     for (Index n = 0; n < count; ++n) {
-        const Solved solved = solve(net, days, cell.nodes[static_cast<size_t>(n)]);
-        centre(n) = builds.dot(solved.builds);
-        scale(n) = std::sqrt(cell.variance(n) * builds.dot(solved.gram.solve(builds)));
+        const VarianceNode& node = cell.nodes[static_cast<size_t>(n)];
+        const Solved solved = solve(net, days, node, levels);
+        const VectorXd sum = solved.gram.solve(builds);
+        out.centre(n) = builds.dot(solved.builds.col(0));
+        out.scale(n) = std::sqrt(cell.variance(n) * builds.dot(sum));
+        if (cell.weight(n) > kLeastWeight)
+            for (const DayEquations& day : days)
+                day.addWeights(node, sum, cell.weight(n), out.visits);
     }
+    return out;
+}
+
+double varianceOfSum(const Net& net, const VarianceNode& node, const VectorXd& visits) {
+    VectorXd ofDay = VectorXd::Zero(net.days);
+    double out = 0.0;
+    for (size_t v = 0; v < net.visits.size(); ++v) {
+        const double weight = visits(static_cast<Index>(v));
+        ofDay(net.visits[v].day) += weight;
+        out += weight * weight * (node.refit * node.refit + 1.0 / net.visits[v].pulls);
+    }
+    return out + node.day * node.day * ofDay.squaredNorm();
+}
+
+AcrossDays acrossDays(const Net& net, const CellModel& cell, const VectorXd& builds, double probability) {
+    const auto count = static_cast<Index>(cell.nodes.size());
+    const NodeEstimates at = nodeEstimates(net, cell, builds);
+    const VectorXd& centre = at.centre;
+    const VectorXd& scale = at.scale;
     const StudentsT t(cell.freedom);
     const auto below = [&](double x) {
         double sum = 0.0;

@@ -46,6 +46,9 @@ struct NodeTable {
     NetFreedom of;
 };
 NodeTable nodeTable(const Net& net, std::span<const VarianceNode> nodes);
+/// The same of the visits' shapes (visits x points along rpm), in units of one pull's standard deviation there: squares
+/// are means over the points.
+NodeTable shapeTable(const Net& net, const Eigen::MatrixXd& shapes, std::span<const VarianceNode> nodes);
 
 /// A standard deviation that was learned, with its 80 % limits; log scale.
 struct LearnedSd {
@@ -64,9 +67,23 @@ struct CellModel {
     LearnedSd day;
     LearnedSd refit;
 };
-/// `tables` are those of all articles of the cell, made with these nodes. Nothing without degrees of freedom.
+/// `tables` are those of all articles of the cell, made with these nodes; `copies`: so many independent points along
+/// rpm stand behind each. Nothing without degrees of freedom.
 std::optional<CellModel> learnCell(std::span<const NodeTable> tables, const WithinVisits& within,
-                                   std::vector<VarianceNode> nodes);
+                                   std::vector<VarianceNode> nodes, double copies = 1.0);
+
+/// So many equally likely standard deviations of fitting a build again, rising.
+std::vector<double> likelyRefits(const CellModel& cell, int count);
+
+/// A weighted sum of builds at each node, and of what visits it is made.
+struct NodeEstimates {
+    Eigen::VectorXd centre;
+    Eigen::VectorXd scale;  ///< of its Student t
+    Eigen::VectorXd visits; ///< weights of the visits' levels, mean of the nodes by their weight
+};
+NodeEstimates nodeEstimates(const Net& net, const CellModel& cell, const Eigen::VectorXd& builds);
+/// Variance of a sum of visits at a node, in units of one pull's.
+double varianceOfSum(const Net& net, const VarianceNode& node, const Eigen::VectorXd& visits);
 
 /// A weighted sum of builds across days, with the interval that holds it with this probability.
 struct AcrossDays {

@@ -8,6 +8,7 @@
 #include <boost/math/distributions/students_t.hpp>
 #include <boost/random/chi_squared_distribution.hpp>
 #include <boost/random/mersenne_twister.hpp>
+#include <boost/random/normal_distribution.hpp>
 #include <cassert>
 #include <cmath>
 #include <limits>
@@ -36,7 +37,8 @@ Eigen::VectorXd withTime(const Eigen::VectorXd& builds, const Design& design) {
 struct SetSums {
     double worstJump = 0.0; ///< largest partial sum
     double leverage_h = 0.0;
-    double squared = 0.0; ///< sum of each set's squared sum
+    std::vector<double> sums;
+    double squared = 0.0; ///< sum of their squares
 };
 
 SetSums sumsOverSets(const DayModel& model, const Design& design, const Eigen::VectorXd& weights) {
@@ -60,6 +62,7 @@ SetSums sumsOverSets(const DayModel& model, const Design& design, const Eigen::V
         if (number != sets.rbegin()->first)
             out.worstJump = std::max(out.worstJump, std::abs(sum));
         out.leverage_h += set.weight * set.time / set.pulls;
+        out.sums.push_back(set.weight);
         out.squared += set.weight * set.weight;
     }
     return out;
@@ -107,8 +110,11 @@ void evaluateAlongRpm(const DayModel& model, const Eigen::VectorXd& builds, Drif
         const double l2 = levelErrorSquared(model, out, model.drift.allowanceAt(p), allowance);
         out.levelErrorAlong(p) = std::sqrt(l2);
         const double s2 = out.shapeFactor(p) * model.shapeVariance(p);
-        const double se2 = l2 + s2;
-        const double df = se2 * se2 / (l2 * l2 / model.degreesOfFreedom + s2 * s2 / model.shapeDegreesOfFreedom);
+        const double r2 = out.refitError * out.refitError;
+        const double se2 = l2 + r2 + s2;
+        const double refitPart = model.input.refit.freedom > 0.0 ? r2 * r2 / model.input.refit.freedom : 0.0;
+        const double df =
+            se2 * se2 / (l2 * l2 / model.degreesOfFreedom + refitPart + s2 * s2 / model.shapeDegreesOfFreedom);
         out.standardError(p) = std::sqrt(se2);
         out.pointwiseHalf(p) = studentQuantile(df, 0.975) * out.standardError(p);
     }
@@ -129,6 +135,8 @@ std::optional<ContrastCurve> evaluate(const DayModel& model, const Eigen::Vector
     out.levelDelta = out.weights.dot(model.level);
     const SetSums sums = sumsOverSets(model, model.design, out.weights);
     out.worstJump = sums.worstJump;
+    out.sumsOverSets = Eigen::VectorXd::Map(sums.sums.data(), static_cast<Eigen::Index>(sums.sums.size()));
+    out.refitError = std::sqrt(model.input.refit.meanSquare() * sums.squared);
     out.protectedFromDrift =
         model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
     out.boundHalf = boundHalf(out, drift);
@@ -172,12 +180,14 @@ struct DrawnContrast {
     Eigen::RowVectorXf mix; ///< of the copies
     Eigen::VectorXf levelPart;
     Eigen::VectorXf shapePart;
+    Eigen::VectorXf refitPart; ///< of `refit`
+    Eigen::RowVectorXf refit;  ///< what fitting builds again adds in each draw; empty: nothing
 };
 
 DrawnContrast drawnContrast(const Draws& draws, const ContrastCurve& curve, const DayModel& model,
                             const Eigen::RowVectorXf& mix) {
     const auto n = static_cast<Eigen::Index>(draws.points.size());
-    DrawnContrast out{mix, Eigen::VectorXf::Zero(n), Eigen::VectorXf::Zero(n)};
+    DrawnContrast out{mix, Eigen::VectorXf::Zero(n), Eigen::VectorXf::Zero(n), Eigen::VectorXf::Zero(n), {}};
     for (Eigen::Index i = 0; i < n; ++i) {
         const auto p = static_cast<Eigen::Index>(draws.points[static_cast<size_t>(i)]);
         const double se = curve.standardError(p);
@@ -185,8 +195,27 @@ DrawnContrast drawnContrast(const Draws& draws, const ContrastCurve& curve, cons
             continue; // zero parts: this point never is the largest
         out.levelPart(i) = static_cast<float>(curve.levelErrorAlong(p) / se);
         out.shapePart(i) = static_cast<float>(std::sqrt(curve.shapeFactor(p) * model.shapeVariance(p)) / se);
+        out.refitPart(i) = static_cast<float>(1.0 / se);
     }
     return out;
+}
+
+/// What fitting builds again may add to each contrast, contrasts x draws: one shift a set, the same for all of them.
+Eigen::MatrixXf refitDraws(const RefitSpread& refit, std::span<const ContrastCurve> contrasts) {
+    constexpr unsigned kSeed = 20261201;
+    const Eigen::Index sets = contrasts.front().sumsOverSets.size();
+    Eigen::MatrixXf sums(static_cast<Eigen::Index>(contrasts.size()), sets);
+    for (size_t c = 0; c < contrasts.size(); ++c)
+        sums.row(static_cast<Eigen::Index>(c)) = contrasts[c].sumsOverSets.cast<float>().transpose();
+    std::seed_seq seed{kSeed};
+    boost::random::mt19937 generator(seed);
+    boost::random::normal_distribution<float> normal;
+    Eigen::MatrixXf shift(sets, kDrawCount);
+    for (float& one : shift.reshaped())
+        one = normal(generator);
+    for (Eigen::Index d = 0; d < kDrawCount; ++d) // equal chances in turn scatter less than draws
+        shift.col(d) *= static_cast<float>(refit.sd[static_cast<size_t>(d) % refit.sd.size()]);
+    return sums * shift;
 }
 
 /// Largest and least T along rpm of each draw, contrasts x draws.
@@ -207,6 +236,8 @@ void extremesOfBlock(const Draws& draws, const DrawnContrast& contrast, Eigen::I
                                    draws.levelScale.segment(first, kDrawBlock).transpose().array();
     t.array().colwise() *= contrast.shapePart.array();
     t.noalias() += contrast.levelPart * tau;
+    if (contrast.refit.size() > 0)
+        t.noalias() += contrast.refitPart * contrast.refit.segment(first, kDrawBlock);
     out.high.row(row).segment(first, kDrawBlock) = t.colwise().maxCoeff();
     out.low.row(row).segment(first, kDrawBlock) = t.colwise().minCoeff();
 }
@@ -295,6 +326,11 @@ CriticalValues criticalValues(const DayModel& model, std::span<const ContrastCur
     std::vector<DrawnContrast> drawn;
     for (size_t c = 0; c < contrasts.size(); ++c)
         drawn.push_back(drawnContrast(*draws, contrasts[c], model, mix.row(static_cast<Eigen::Index>(c))));
+    if (model.input.refit.known()) {
+        const Eigen::MatrixXf refit = refitDraws(model.input.refit, contrasts);
+        for (size_t c = 0; c < contrasts.size(); ++c)
+            drawn[c].refit = refit.row(static_cast<Eigen::Index>(c));
+    }
     Extremes extremes = extremesOf(*draws, drawn, cache.forEach());
     if (model.noise.unequal)
         widen(extremes, noiseScales(model, contrasts));
@@ -322,10 +358,14 @@ std::vector<int> rowsWithValue(const Eigen::VectorXd& values) {
 
 /// What a difference with these weights may be off by.
 struct DifferenceError {
-    double standard = 0.0;
+    double repeats = 0.0;     ///< of repeats and drift: the scale of a Student t
     double bound = 0.0;       ///< half width to be added: the declared bound
     bool covered = false;     ///< from drift
     double refitFactor = 0.0; ///< variance of the difference in units of what fitting a build again adds
+    /// With what is known of fitting builds again.
+    [[nodiscard]] double standard(const RefitSpread& refit) const {
+        return std::sqrt(repeats * repeats + refitFactor * refit.meanSquare());
+    }
 };
 
 /// `allowanceSquared`: the part of the drift over the day, squared, that noise does not explain; unused for what drift
@@ -335,12 +375,21 @@ DifferenceError differenceError(const DayModel& model, const Design& design, con
     const SetSums sums = sumsOverSets(model, design, weights);
     const double jump = scaleOfDrift ? allowanceShare(drift.allowance) * sums.worstJump : 0.0;
     DifferenceError out;
-    out.standard = std::sqrt(varianceFactor(model, design, weights) * sd * sd + jump * jump * allowanceSquared);
+    out.repeats = std::sqrt(varianceFactor(model, design, weights) * sd * sd + jump * jump * allowanceSquared);
     out.refitFactor = sums.squared;
     out.covered = model.drift.identified || std::abs(sums.leverage_h) < 0.05 * std::max(model.drift.span_h, 1e-9);
     if (!out.covered && drift.declaredBound_pct && scaleOfDrift)
         out.bound = *drift.declaredBound_pct / 100.0 * sums.worstJump;
     return out;
+}
+
+/// The sd of refitting that would widen the interval up to an estimate `beyond` nothing.
+std::optional<double> refitThatUndoes(double beyond, const DifferenceError& error, int degreesOfFreedom) {
+    const double widest = beyond / boost::math::quantile(boost::math::students_t(degreesOfFreedom), 0.975);
+    const double spare = widest * widest - error.repeats * error.repeats;
+    if (spare <= 0.0 || error.refitFactor <= 0.0)
+        return std::nullopt;
+    return std::sqrt(spare / error.refitFactor);
 }
 
 } // namespace
@@ -364,20 +413,19 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
         return out;
     }
     const double sd = std::sqrt(evenResiduals(model, design, y).squaredNorm() / out.degreesOfFreedom);
-    const auto [standard, bound, covered, refitFactor] =
+    const RefitSpread refit = scaleOfDrift ? model.input.refit : RefitSpread{}; // it scales power, not a speed
+    const DifferenceError error =
         differenceError(model, design, *a, sd, model.drift.allowanceSquared, drift, scaleOfDrift);
-    out.standardError = standard;
-    out.bound = bound;
-    out.protectedFromDrift = covered || !scaleOfDrift;
-    const boost::math::students_t t(out.degreesOfFreedom);
-    out.half = boost::math::quantile(t, 0.975) * out.standardError + bound;
-    out.half90 = boost::math::quantile(t, 0.95) * out.standardError + bound;
-    const double beyond = std::max(0.0, std::abs(out.estimate) - bound);
-    const double spare = std::pow(beyond / boost::math::quantile(t, 0.975), 2) - standard * standard;
-    if (spare > 0.0 && refitFactor > 0.0)
-        out.refitUndoes = std::sqrt(spare / refitFactor);
-    out.p = out.standardError > 0.0 ? 2.0 * boost::math::cdf(boost::math::complement(t, beyond / out.standardError))
-                                    : (beyond > 0.0 ? 0.0 : 1.0);
+    out.standardError = error.standard(refit);
+    out.bound = error.bound;
+    out.protectedFromDrift = error.covered || !scaleOfDrift;
+    const LevelError level(error.repeats, out.degreesOfFreedom, refit, error.refitFactor);
+    out.half = level.half(0.95) + error.bound;
+    out.half90 = level.half(0.90) + error.bound;
+    const double beyond = std::max(0.0, std::abs(out.estimate) - error.bound);
+    out.p = level.beyond(beyond);
+    if (!refit.known())
+        out.refitUndoes = refitThatUndoes(beyond, error, out.degreesOfFreedom);
     return out;
 }
 
@@ -427,7 +475,8 @@ NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& va
             const DifferenceError error = differenceError(model, design, weights.row(i) - weights.row(j), out.sd,
                                                           allowanceSquared, drift, scaleOfDrift);
             const bool covered = error.covered || !scaleOfDrift;
-            out.standardError(i, j) = out.standardError(j, i) = error.standard;
+            out.standardError(i, j) = out.standardError(j, i) =
+                error.standard(scaleOfDrift ? model.input.refit : RefitSpread{});
             out.boundHalf(i, j) = out.boundHalf(j, i) = error.bound;
             out.explained(i, j) = out.explained(j, i) = covered || drift.declaredBound_pct ? 1.0 : 0.0;
             out.protectedFromDrift = out.protectedFromDrift && covered;

@@ -29,6 +29,8 @@ struct ContrastCurve {
     double levelDelta = 0.0;
     double levelError = 0.0;         ///< L of the level
     Eigen::VectorXd levelErrorAlong; ///< L at each point: where the day drifted more than at the level, more
+    Eigen::VectorXd sumsOverSets;    ///< of the weights, set by set in the order of time
+    double refitError = 0.0;         ///< what fitting builds again adds to the level's
     double worstJump = 0.0;          ///< gmax: error made by a drift of size one that came as one jump
     bool protectedFromDrift = false;
     double boundHalf = 0.0; ///< to be added to every half width: the declared bound times worstJump
@@ -68,7 +70,8 @@ struct NumberEstimate {
     double p = 1.0;
     int degreesOfFreedom = 0;
     double bound = 0.0; ///< of that, the declared bound
-    /// The sd of fitting a build again that alone would take the proof away; nothing where nothing is proven.
+    /// The sd of fitting a build again that alone would take the proof away; nothing where nothing is proven, or where
+    /// what it adds is known and in the interval.
     std::optional<double> refitUndoes;
     bool protectedFromDrift = true; ///< drift is covered, by the design alone
 };

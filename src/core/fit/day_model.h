@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/fit/noise.h"
+#include "core/fit/refit.h"
 
 #include <Eigen/Dense>
 #include <optional>
@@ -27,6 +28,7 @@ struct FitInput {
     int builds = 0;
     std::vector<double> rpm;
     Eigen::MatrixXd logPower; ///< pulls x rpm
+    RefitSpread refit{};      ///< of a build that is fitted again
 };
 
 /// Least squares on some of the rows: X = [build indicators | time - mean time].

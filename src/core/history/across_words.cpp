@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
 #include "core/history/cell_history.h"
+#include "core/history/days_together.h"
 #include "core/units/log_percent.h"
 
 #include <cmath>
@@ -8,15 +9,10 @@
 namespace hillrun {
 namespace {
 
-/// "B of 2026-05-16"
-Statement phraseOf(const BuildOfDay& build) {
-    return {"across.build", {build.build, build.date.empty() ? build.day : build.date}};
-}
-
 Several phrasesOf(const std::vector<BuildOfDay>& builds) {
     Several out;
     for (const BuildOfDay& build : builds)
-        out.items.push_back(phraseOf(build));
+        out.items.push_back(buildPhrase(build));
     return out;
 }
 
@@ -35,6 +31,10 @@ Statement figurePhrase(const char* known, const char* unknown, const std::option
 
 } // namespace
 
+Statement buildPhrase(const BuildOfDay& build) {
+    return {"across.build", {build.build, build.date.empty() ? build.day : build.date}};
+}
+
 Statement cellStatement(const ControlChart& chart, const std::vector<ReferenceRun>& runs) {
     if (chart.shift)
         return {"logbook.moved",
@@ -52,8 +52,8 @@ std::vector<Statement> cellFigures(const std::optional<CellFigure>& repeatabilit
 }
 
 std::vector<Statement> acrossSummary(const AcrossAnswer& answer) {
-    const Statement from = phraseOf(answer.from);
-    const Statement to = phraseOf(answer.to);
+    const Statement from = buildPhrase(answer.from);
+    const Statement to = buildPhrase(answer.to);
     if (!answer.interval)
         return {{"across.unknown", {to, from, percent(answer.estimate, 0.0)}},
                 {"across.day_would_explain", {decimals(std::abs(percentOfLog(answer.estimate)), 2, "%")}}};
@@ -79,11 +79,12 @@ std::vector<Statement> acrossNotes(const AcrossAnswer& answer) {
         out.push_back({"across.refit_unknown"});
     for (const OddBuild& odd : answer.odd)
         out.push_back(
-            {odd.onlyTwo ? "across.two_disagree" : "across.odd", {phraseOf(odd.build), percent(odd.off, 0.0)}});
+            {odd.onlyTwo ? "across.two_disagree" : "across.odd", {buildPhrase(odd.build), percent(odd.off, 0.0)}});
     if (!answer.unprotected.empty())
         out.push_back({"across.unprotected", {namesOf(answer.unprotected)}});
     if (!answer.leftOut.empty())
         out.push_back({"across.left_out", {namesOf(answer.leftOut)}});
+    out.push_back({"across.over", {answer.over}});
     return out;
 }
 

@@ -141,12 +141,14 @@ void addVisits(const DayRecord& day, int number, BuildNumbers& numbers, ArticleN
     for (size_t first = 0; first < day.pulls.size();) {
         size_t end = first;
         std::vector<double> levels;
+        std::vector<const PullRecord*> pulls;
         double time = 0.0;
         for (; end < day.pulls.size() && day.pulls[end].set == day.pulls[first].set; ++end) {
             const double level = levelOf(day.pulls[end], day.step_rpm, out.rpm);
             if (!std::isfinite(level))
                 continue;
             levels.push_back(level);
+            pulls.push_back(&day.pulls[end]);
             time += day.pulls[end].time_h;
         }
         if (!levels.empty()) {
@@ -159,6 +161,7 @@ void addVisits(const DayRecord& day, int number, BuildNumbers& numbers, ArticleN
             out.within.freedom += count - 1.0;
             const int build = numbers.of({day.id, day.pulls[first].build, day.date}, out);
             out.net.visits.push_back({number, build, time / count, static_cast<int>(levels.size()), mean});
+            out.pulls.push_back(std::move(pulls));
         }
         first = end;
     }

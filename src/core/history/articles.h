@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/day/build_of_day.h"
 #include "core/days/cell_model.h"
 #include "core/history/day_record.h"
 #include "core/units/rpm_range.h"
@@ -13,23 +14,15 @@
 
 namespace hillrun {
 
-/// A build of a day, as people write it: "2026-05-16-0af3:B".
-struct BuildOfDay {
-    std::string day; ///< id
-    std::string build;
-    std::string date{}; ///< of the day, for words; empty: not known
-    [[nodiscard]] std::string text() const { return day + ":" + build; }
-    bool operator==(const BuildOfDay& other) const { return day == other.day && build == other.build; }
-};
-
 /// Days as one net, and what the numbers in it stand for. Of one article, except where two are put beside each other.
 struct ArticleNet {
     Net net;
     WithinVisits within;
-    RpmRange rpm;                                ///< over which levels are means: what all its pulls share
-    std::vector<const DayRecord*> days;          ///< by number
-    std::vector<std::vector<BuildOfDay>> builds; ///< by number: what is the same build, in order of date
-    std::vector<const DayRecord*> leftOut;       ///< they share too few speeds with the others
+    RpmRange rpm;                                      ///< over which levels are means: what all its pulls share
+    std::vector<const DayRecord*> days;                ///< by number
+    std::vector<std::vector<BuildOfDay>> builds;       ///< by number: what is the same build, in order of date
+    std::vector<std::vector<const PullRecord*>> pulls; ///< of each visit of the net
+    std::vector<const DayRecord*> leftOut;             ///< they share too few speeds with the others
     /// The number of a build; nothing when it is not in the net.
     [[nodiscard]] std::optional<int> find(const BuildOfDay& build) const;
     /// The article of that build's day, in small letters.

@@ -210,4 +210,11 @@ double planMinutes(const Plan& plan, const std::vector<std::string>& order) {
            changes * plan.change_min.value_or(kChange_min);
 }
 
+std::vector<std::string> buildsOfSets(const std::vector<std::string>& order) {
+    std::vector<std::string> out;
+    for (const PlannedSet& set : plannedSets(order))
+        out.push_back(set.build);
+    return out;
+}
+
 } // namespace hillrun

@@ -50,6 +50,8 @@ struct PlannedSet {
     bool operator==(const PlannedSet&) const = default;
 };
 std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order);
+/// The build of each of them.
+std::vector<std::string> buildsOfSets(const std::vector<std::string>& order);
 
 /// What is weak in this order of pulls, the gravest first; empty when nothing is.
 std::vector<Statement> planWeaknesses(const TestDay& day, const std::vector<std::string>& order);

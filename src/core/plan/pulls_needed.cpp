@@ -9,6 +9,7 @@
 #include <boost/math/distributions/non_central_t.hpp>
 #include <boost/math/distributions/students_t.hpp>
 #include <cmath>
+#include <map>
 
 namespace hillrun {
 namespace {
@@ -67,15 +68,22 @@ std::optional<PlannedContrast> plannedContrast(const std::vector<std::string>& o
     if (!weights)
         return std::nullopt;
     out.variance = weights->squaredNorm();
+    std::map<int, double> sums;
+    for (size_t i = 0; i < rows.size(); ++i)
+        sums[input.pulls[i].set] += (*weights)(static_cast<Eigen::Index>(i));
+    for (const auto& [set, sum] : sums)
+        out.refitVariance += sum * sum;
     out.degreesOfFreedom = design.degreesOfFreedom();
     return out;
 }
 
-double chanceToSee(const PlannedContrast& contrast, double effect, double sd) {
-    if (contrast.degreesOfFreedom <= 0 || !(sd > 0.0))
+double chanceToSee(const PlannedContrast& contrast, double effect, const PlannedNoise& noise) {
+    if (contrast.degreesOfFreedom <= 0 || !(noise.pull > 0.0))
         return 0.0;
-    const double nu = contrast.degreesOfFreedom;
-    const double shift = std::abs(std::log1p(effect)) / (sd * std::sqrt(contrast.variance));
+    const double pulls = noise.pull * noise.pull * contrast.variance;
+    const double all = pulls + noise.refit * noise.refit * contrast.refitVariance;
+    const double nu = contrast.degreesOfFreedom * (all / pulls) * (all / pulls); // refitting is taken as known
+    const double shift = std::abs(std::log1p(effect)) / std::sqrt(all);
     if (shift > kCertainNoncentrality)
         return 1.0;
     const double critical = boost::math::quantile(boost::math::students_t(nu), 0.975);
@@ -83,16 +91,16 @@ double chanceToSee(const PlannedContrast& contrast, double effect, double sd) {
     return boost::math::cdf(boost::math::complement(shifted, critical));
 }
 
-std::optional<double> smallestSeen(const PlannedContrast& contrast, double sd) {
+std::optional<double> smallestSeen(const PlannedContrast& contrast, const PlannedNoise& noise) {
     if (contrast.degreesOfFreedom <= 0)
         return std::nullopt;
     double low = 0.0;
     double high = 1e-3;
-    while (chanceToSee(contrast, high, sd) < kWantedChance && high < 1.0)
+    while (chanceToSee(contrast, high, noise) < kWantedChance && high < 1.0)
         high *= 2.0;
     for (int i = 0; i < 40; ++i) {
         const double middle = 0.5 * (low + high);
-        (chanceToSee(contrast, middle, sd) < kWantedChance ? low : high) = middle;
+        (chanceToSee(contrast, middle, noise) < kWantedChance ? low : high) = middle;
     }
     return high;
 }
@@ -103,7 +111,7 @@ double upperLimit80(double sd, int degreesOfFreedom) {
 }
 
 std::optional<int> pullsPerSetNeeded(const std::vector<std::string>& setBuilds, const std::string& from,
-                                     const std::string& to, double effect, double sd) {
+                                     const std::string& to, double effect, const PlannedNoise& noise) {
     for (int pulls = 1; pulls <= kMostPulls; ++pulls) {
         std::vector<std::string> order;
         for (const std::string& build : setBuilds)
@@ -111,7 +119,7 @@ std::optional<int> pullsPerSetNeeded(const std::vector<std::string>& setBuilds, 
         const auto contrast = plannedContrast(order, from, to);
         if (!contrast)
             return std::nullopt;
-        if (chanceToSee(*contrast, effect, sd) >= kWantedChance)
+        if (chanceToSee(*contrast, effect, noise) >= kWantedChance)
             return pulls;
     }
     return std::nullopt;

@@ -15,7 +15,8 @@ FitInput planInput(const std::vector<std::string>& order);
 
 /// What an order of pulls can tell about two builds, before anything is measured.
 struct PlannedContrast {
-    double variance = 0.0; ///< vc: variance of the difference in units of one pull's
+    double variance = 0.0;      ///< vc: variance of the difference in units of one pull's
+    double refitVariance = 0.0; ///< the same in units of what fitting a build again adds
     int degreesOfFreedom = 0;
     bool driftIdentified = false;
 };
@@ -23,12 +24,18 @@ struct PlannedContrast {
 std::optional<PlannedContrast> plannedContrast(const std::vector<std::string>& order, const std::string& from,
                                                const std::string& to);
 
-/// Chance that the 95 % interval of a band's mean excludes zero when the builds differ by `effect` (0.02 = 2 %) and
-/// one pull repeats with the standard deviation `sd`. From the non-central t distribution (docs/method.md).
-double chanceToSee(const PlannedContrast& contrast, double effect, double sd);
+/// Standard deviations that a plan counts on, log scale.
+struct PlannedNoise {
+    double pull = 0.0;  ///< of one pull
+    double refit = 0.0; ///< of what fitting a build again adds; 0: not counted
+};
+
+/// Chance that the 95 % interval of a band's mean excludes zero when the builds differ by `effect` (0.02 = 2 %). From
+/// the non-central t distribution (docs/method.md).
+double chanceToSee(const PlannedContrast& contrast, double effect, const PlannedNoise& noise);
 
 /// The smallest difference (0.02 = 2 %) that is seen with a chance of 80 %; nothing without degrees of freedom.
-std::optional<double> smallestSeen(const PlannedContrast& contrast, double sd);
+std::optional<double> smallestSeen(const PlannedContrast& contrast, const PlannedNoise& noise);
 
 /// Upper 80 % limit of a standard deviation that was estimated with few degrees of freedom.
 double upperLimit80(double sd, int degreesOfFreedom);
@@ -36,6 +43,6 @@ double upperLimit80(double sd, int degreesOfFreedom);
 /// Pulls a set needed so that the chance is 80 % or more, at most 30; nothing when even these are too few.
 /// `setBuilds` is the build of each set ("A", "B", "A").
 std::optional<int> pullsPerSetNeeded(const std::vector<std::string>& setBuilds, const std::string& from,
-                                     const std::string& to, double effect, double sd);
+                                     const std::string& to, double effect, const PlannedNoise& noise);
 
 } // namespace hillrun

@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/history/days_together.h"
+
+#include <vector>
+
+namespace hillrun {
+
+/// The builds of an article in the order in which they first ran, each against the one before. The intervals hold all
+/// at once.
+struct AcrossLadder {
+    std::vector<BuildOfDay> builds;
+    std::vector<AcrossAnswer> steps;
+    std::vector<AcrossAnswer> fromBase; ///< each build after the first against that one; the last is the total
+};
+/// The article's builds of `article` (see ArticleNet::articleOf); fewer than two give an empty ladder.
+AcrossLadder acrossLadder(const DaysTogether& days, const std::string& article);
+
+/// The ladder in sentences, the first the headline.
+std::vector<Statement> ladderSummary(const AcrossLadder& ladder);
+/// What it rests on.
+std::vector<Statement> ladderNotes(const AcrossLadder& ladder);
+
+} // namespace hillrun

@@ -1,0 +1,176 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/history/days_together.h"
+
+#include "core/errors/data_error.h"
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace hillrun {
+namespace {
+
+std::string dateOrName(const DayRecord& day) { return day.date.empty() ? day.name : day.date; }
+
+Eigen::VectorXd oneAgainst(int builds, int from, int to) {
+    Eigen::VectorXd out = Eigen::VectorXd::Zero(builds);
+    out(from) -= 1.0;
+    out(to) += 1.0;
+    return out;
+}
+
+/// All builds of the net that lie off their other days, with the rest of the cell as it is.
+std::vector<OddBuild> oddBuilds(const ArticleNet& net, const CellNets& others) {
+    const Relearn relearn = [&](const Net& changed) {
+        std::vector<NodeTable> tables = others.tables;
+        tables.push_back(nodeTable(changed, others.nodes));
+        WithinVisits within = others.within;
+        within += net.within;
+        return learnCell(tables, within, others.nodes);
+    };
+    std::vector<OddBuild> out;
+    for (const OddDay& odd : oddDays(net.net, relearn)) {
+        const DayRecord& day = *net.days[static_cast<size_t>(odd.day)];
+        for (const BuildOfDay& one : net.builds[static_cast<size_t>(odd.build)])
+            if (one.day == day.id)
+                out.push_back({one, odd.off.estimate, odd.onlyTwo});
+    }
+    return out;
+}
+
+/// A build's number. A day that was left out for its speeds says so.
+int numberOrThrow(const ArticleNet& net, const BuildOfDay& build) {
+    if (const auto number = net.find(build))
+        return *number;
+    for (const DayRecord* day : net.leftOut)
+        if (day->id == build.day)
+            throw DataError(Problem::NothingToCompare, {Statement{"across.left_out", {namesOf({dateOrName(*day)})}}});
+    throw DataError(Problem::UnknownBuild, {build.text()});
+}
+
+std::string dateOf(const ArticleNet& net, const BuildOfDay& build) {
+    for (const DayRecord* day : net.days)
+        if (day->id == build.day)
+            return day->date;
+    return {};
+}
+
+/// Days of the cell that ran a build which ran on other days too.
+int daysThatTaught(const CellNets& cell) {
+    int out = 0;
+    for (size_t a = 0; a < cell.articles.size(); ++a)
+        if (cell.tables[a].of.day > 0)
+            out += cell.articles[a].net.days;
+    return out;
+}
+
+/// Days on which one of these builds ran and drift is not told from the parts.
+std::vector<std::string> unprotectedDays(const ArticleNet& net, const std::set<int>& builds) {
+    std::set<int> days;
+    for (const Visit& visit : net.net.visits)
+        if (builds.contains(visit.build))
+            days.insert(visit.day);
+    std::vector<std::string> out;
+    for (const int day : days)
+        if (!net.days[static_cast<size_t>(day)]->protectedFromDrift)
+            out.push_back(dateOrName(*net.days[static_cast<size_t>(day)]));
+    return out;
+}
+
+/// The plain estimate where nothing repeats.
+double estimateOf(const Net& net, const Eigen::VectorXd& builds) {
+    const std::vector<VarianceNode> nodes{{1.0, 0.0, 0.0}};
+    const std::vector<NodeTable> tables{nodeTable(net, nodes)};
+    const auto any = learnCell(tables, {1.0, 1.0}, nodes);
+    return any ? acrossDays(net, *any, builds).estimate : 0.0;
+}
+
+} // namespace
+
+DaysTogether daysTogether(std::span<const DayRecord* const> named, std::span<const DayRecord* const> cell) {
+    for (const DayRecord* day : named)
+        if (!sameDyno(*day, *named.front()))
+            throw DataError(Problem::NotComparable, {Statement{"across.other_dyno"}});
+    auto net = articleNet(named);
+    if (!net)
+        throw DataError(Problem::NothingToCompare, {Statement{"across.no_pulls"}});
+    std::set<std::string> inNet;
+    for (const DayRecord* day : named)
+        inNet.insert(day->id);
+    std::vector<const DayRecord*> rest;
+    for (const DayRecord* day : cell)
+        if (!inNet.contains(day->id))
+            rest.push_back(day);
+    DaysTogether out;
+    out.net = std::move(*net);
+    out.cell = cellNets(rest);
+    if (out.net.days.size() <= kMostDaysForOdd)
+        out.odd = oddBuilds(out.net, out.cell);
+    out.cell.add(out.net);
+    out.model = out.cell.learn();
+    return out;
+}
+
+AcrossAnswer compareAcross(const DaysTogether& days, const BuildOfDay& from, const BuildOfDay& to, double probability) {
+    const ArticleNet& net = days.net;
+    const int first = numberOrThrow(net, from);
+    const int second = numberOrThrow(net, to);
+    if (first == second)
+        throw DataError(Problem::NothingToCompare, {Statement{"across.same_build"}});
+    AcrossAnswer out;
+    out.over = net.rpm;
+    out.from = {from.day, from.build, dateOf(net, from)};
+    out.to = {to.day, to.build, dateOf(net, to)};
+    out.otherArticle = net.articleOf(from) != net.articleOf(to);
+    std::set<int> involved{first, second};
+    if (const auto path = connection(net.net, first, second))
+        for (const int build : *path) {
+            involved.insert(build);
+            out.through.push_back(net.builds[static_cast<size_t>(build)].front());
+        }
+    out.unprotected = unprotectedDays(net, involved);
+    for (const DayRecord* day : net.leftOut)
+        out.leftOut.push_back(dateOrName(*day));
+    const Eigen::VectorXd k = oneAgainst(net.net.builds, first, second);
+    if (!days.model) {
+        out.estimate = estimateOf(net.net, k);
+        return out;
+    }
+    out.kind = acrossKind(net.net, *days.model, first, second);
+    const AcrossDays found = acrossDays(net.net, *days.model, k, probability);
+    out.estimate = found.estimate;
+    if (out.kind != AcrossKind::Unknown)
+        out.interval = found;
+    out.refitKnown = days.model->of.refit >= kRefitKnown;
+    out.cellDays = daysThatTaught(days.cell);
+    if (out.kind == AcrossKind::ByTheCell)
+        out.daySd = days.model->day.median;
+    out.odd = days.odd;
+    return out;
+}
+
+AcrossAnswer compareAcross(const BuildOfDay& from, const BuildOfDay& to, std::span<const DayRecord* const> named,
+                           std::span<const DayRecord* const> cell) {
+    return compareAcross(daysTogether(named, cell), from, to);
+}
+
+std::optional<ShapesTogether> shapesTogether(const DaysTogether& days) {
+    VisitShapes visits = visitShapes(days.net);
+    auto learned = learnShapes(days.cell);
+    if (!knowsNoise(visits) || !learned)
+        return std::nullopt;
+    return ShapesTogether{std::move(visits), std::move(*learned)};
+}
+
+std::optional<CurveAcross> curveAcross(const DaysTogether& days, const ShapesTogether& shapes, const BuildOfDay& from,
+                                       const BuildOfDay& to, DrawCache& draws) {
+    const int first = numberOrThrow(days.net, from);
+    const int second = numberOrThrow(days.net, to);
+    if (!days.model || acrossKind(days.net.net, *days.model, first, second) == AcrossKind::Unknown)
+        return std::nullopt;
+    return curveAcross(days.net.net, shapes.visits, *days.model, shapes.model,
+                       oneAgainst(days.net.net.builds, first, second), draws);
+}
+
+} // namespace hillrun

@@ -61,8 +61,8 @@ void describe(QCommandLineParser& parser) {
         u"[day | files...]"_s);
     parser.addOptions(
         {{u"page"_s,
-          QCoreApplication::translate("Program",
-                                      "Page to show: prepare, pull, check, compare, credit, report, logbook or bench."),
+          QCoreApplication::translate(
+              "Program", "Page to show: prepare, pull, check, compare, credit, road, report, logbook or bench."),
           u"page"_s},
          {u"pull"_s, QCoreApplication::translate("Program", "Pull to select."), u"id"_s},
          {u"beside"_s, QCoreApplication::translate("Program", "Check: hold this pull beside it."), u"id"_s},

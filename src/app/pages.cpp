@@ -9,13 +9,14 @@
 #include "app/prepare/prepare_actions.h"
 #include "app/pull/pull_actions.h"
 #include "app/report/report_actions.h"
+#include "app/road/road_page.h"
 #include "app/workbench/bench_page.h"
 
 namespace hillrun {
 
 std::vector<PageSpec> everyPage() {
-    return {prepareSpec(), pullSpec(),   checkSpec(),   compareSpec(),
-            creditSpec(),  reportSpec(), logbookSpec(), benchSpec()};
+    return {prepareSpec(), pullSpec(),   checkSpec(),   compareSpec(), creditSpec(),
+            roadSpec(),    reportSpec(), logbookSpec(), benchSpec()};
 }
 
 } // namespace hillrun

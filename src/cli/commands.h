@@ -30,6 +30,7 @@ void addReduce(CLI::App& app);
 void addAnalyse(CLI::App& app);
 void addImport(CLI::App& app);
 void addCredit(CLI::App& app);
+void addRoad(CLI::App& app);
 void addExport(CLI::App& app);
 void addPlan(CLI::App& app);
 void addVerify(CLI::App& app);

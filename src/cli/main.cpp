@@ -46,6 +46,7 @@ int main(int argc, char** argv) {
     hillrun::cli::addReduce(app);
     hillrun::cli::addAnalyse(app);
     hillrun::cli::addCredit(app);
+    hillrun::cli::addRoad(app);
     hillrun::cli::addImport(app);
     hillrun::cli::addExport(app);
     hillrun::cli::addPlan(app);

@@ -11,6 +11,7 @@ namespace {
 const std::vector<const char*> kAspirations{"natural", "turbocharged", "supercharged"};
 const std::vector<const char*> kIgnitions{"spark", "compression"};
 const std::vector<const char*> kCoolings{"none", "air", "liquid"};
+const std::vector<const char*> kAxles{"front", "rear", "all"};
 const std::vector<const char*> kFuels{"petrol", "diesel", "alcohol", "gas", "other"};
 
 /// [[rpm, kW], ...], rising rpm.
@@ -58,6 +59,29 @@ Vehicle readVehicle(ObjectReader in) {
     out.speedLimit_kmh = in.number("speed_limit_kmh");
     out.tyreLimit_kmh = in.number("tyre_limit_kmh");
     out.drivelineInertia_kgm2 = in.number("driveline_inertia_kgm2");
+    const auto within = [&](const char* key, double low, double high, const char* why) {
+        const auto value = in.number(key);
+        if (value && !(*value >= low && *value <= high))
+            throw DataError(Problem::BadValue, {significant(*value, 6), Statement{why}}, in.place(key));
+        return value;
+    };
+    out.driverMass_kg = within("driver_mass_kg", 0.0, 1000.0, "not_allowed.vehicle");
+    out.dragArea_m2 = within("drag_area_m2", 0.0, 20.0, "not_allowed.vehicle");
+    out.rollingResistance = within("rolling_resistance", 0.0, 0.5, "not_allowed.vehicle");
+    if (in.has("driven_axle"))
+        out.drivenAxle = static_cast<DrivenAxle>(in.choice("driven_axle", kAxles));
+    out.wheelbase_m = within("wheelbase_m", 0.1, 20.0, "not_allowed.vehicle");
+    out.centreOfMassHeight_m = within("centre_of_mass_height_m", 0.0, 5.0, "not_allowed.vehicle");
+    out.frontShare = within("front_share", 0.0, 1.0, "not_allowed.vehicle");
+    out.tyreGrip = within("tyre_grip", 0.05, 3.0, "not_allowed.vehicle");
+    out.drivelineEfficiency = within("driveline_efficiency", 0.3, 1.0, "not_allowed.vehicle");
+    out.shiftTime_s = within("shift_time_s", 0.0, 10.0, "not_allowed.vehicle");
+    out.launch_rpm = within("launch_rpm", 0.0, 30000.0, "not_allowed.vehicle");
+    out.shift_rpm = in.numbers("shift_rpm");
+    for (const double shift : out.shift_rpm)
+        if (!(shift > 0.0) || out.shift_rpm.size() + 1 != out.gears.size())
+            throw DataError(Problem::BadValue, {significant(shift, 6), Statement{"not_allowed.shifts"}},
+                            in.place("shift_rpm"));
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -105,6 +129,20 @@ Json vehicleJson(const Vehicle& vehicle) {
     v["speed_limit_kmh"] = optionalJson(vehicle.speedLimit_kmh);
     putKnown(v, "tyre_limit_kmh", vehicle.tyreLimit_kmh);
     putKnown(v, "driveline_inertia_kgm2", vehicle.drivelineInertia_kgm2);
+    putKnown(v, "driver_mass_kg", vehicle.driverMass_kg);
+    putKnown(v, "drag_area_m2", vehicle.dragArea_m2);
+    putKnown(v, "rolling_resistance", vehicle.rollingResistance);
+    if (vehicle.drivenAxle)
+        v["driven_axle"] = kAxles[static_cast<size_t>(*vehicle.drivenAxle)];
+    putKnown(v, "wheelbase_m", vehicle.wheelbase_m);
+    putKnown(v, "centre_of_mass_height_m", vehicle.centreOfMassHeight_m);
+    putKnown(v, "front_share", vehicle.frontShare);
+    putKnown(v, "tyre_grip", vehicle.tyreGrip);
+    putKnown(v, "driveline_efficiency", vehicle.drivelineEfficiency);
+    putKnown(v, "shift_time_s", vehicle.shiftTime_s);
+    putKnown(v, "launch_rpm", vehicle.launch_rpm);
+    if (!vehicle.shift_rpm.empty())
+        v["shift_rpm"] = vehicle.shift_rpm;
     addUnknown(v, vehicle.unknownKeys);
     return v;
 }

@@ -353,6 +353,48 @@ TEST_CASE("curves from sheets are compared, and prove nothing") {
               .status == 2);
 }
 
+TEST_CASE("road drives the builds of a day along a course") {
+    const std::string buggy = "'" + test::boostDay().string() + "'";
+    const Json answer = run("road " + buggy + " --course larkfell-hill --json").json();
+    CHECK(answer["course"] == "larkfell-hill");
+    REQUIRE(answer["builds"].size() >= 2);
+    for (const Json& build : answer["builds"]) {
+        CHECK(build["time_s"].get<double>() > 30.0);
+        CHECK(build["time_s"].get<double>() < 120.0);
+        CHECK(build["shift_rpm"].size() == 4);
+        CHECK_FALSE(build["use"].empty());
+        CHECK_FALSE(build["times"].empty());
+    }
+    REQUIRE_FALSE(answer["comparisons"].empty());
+    const Json& first = answer["comparisons"].front();
+    CHECK(first["low"].get<double>() < first["delta_s"].get<double>());
+    CHECK(first["delta_s"].get<double>() < first["high"].get<double>());
+    double won = 0.0;
+    for (const Json& piece : first["won"])
+        won += piece["delta_s"].get<double>();
+    const double times = answer["builds"][1]["time_s"].get<double>() - answer["builds"][0]["time_s"].get<double>();
+    CHECK(won == Approx(times).margin(2e-3));
+    CHECK(first["summary"].get<std::string>().find("the Larkfell hill") != std::string::npos);
+
+    const Json asked = run("road " + buggy + " --course 60-100 --from B --to A --json").json();
+    REQUIRE(asked["comparisons"].size() == 1);
+    CHECK(asked["comparisons"][0]["from"] == "B");
+    CHECK(run("road " + buggy + " --course standing-400m").out.find("The times are a model's") != std::string::npos);
+    CHECK(run("road " + buggy + " --course nowhere").status == 1);
+    CHECK(run("road " + buggy).status == 2);
+    CHECK(run("road " + buggy + " --course 60-100 --from A").status == 2);
+    CHECK(run("road " + buggy + " --course 60-100 --from A --to Q").status == 1);
+    const Run lacks = run("road " + demo() + " --course 60-100"); // the flat twin's frame has no gears
+    CHECK(lacks.status == 1);
+    CHECK(lacks.error.find("gears") != std::string::npos);
+    // What fitting again adds widens every interval.
+    const Json wide = run("road " + buggy + " --course larkfell-hill --refit-sd-pct 0.5 --json").json();
+    CHECK(wide["comparisons"][0]["high"].get<double>() > first["high"].get<double>());
+    CHECK(run("analyse " + demo() + " --refit-sd-pct 0.3 --json").json()["refit"]["from"] == "entered");
+    CHECK(run("analyse " + demo() + " --json").json()["refit"].is_null());
+    CHECK(run("analyse " + demo() + " --refit-sd-pct 21").status == 2);
+}
+
 TEST_CASE("export writes each kind of file") {
     const test::TemporaryFolder temporary;
     for (const char* ending : {"zip", "csv", "json", "pdf", "html", "svg"}) {

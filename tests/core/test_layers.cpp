@@ -78,7 +78,7 @@ TEST_CASE("a floor of the window knows only those below it, and no page knows an
         {"look"},     {"board"},
         {"document"}, {"frame"},
         {"import"},   {"curve"},
-        {"files"},    {"prepare", "pull", "check", "compare", "credit", "report", "logbook", "workbench"},
+        {"files"},    {"prepare", "pull", "check", "compare", "credit", "road", "report", "logbook", "workbench"},
         {"pages"},    {"shell"},
         {"main"}};
     const auto floorOf = [&](const std::string& name) {

@@ -115,6 +115,32 @@ TEST_CASE("dynos, losses, friction and the school of boosted engines survive the
           std::string::npos);
 }
 
+TEST_CASE("a vehicle for the road survives the round trip, and what no vehicle has is refused") {
+    const auto vehicle = [](const std::string& keys) {
+        return with(R"("mass_kg": 265, "gears": [2.1, 1.4])", R"("mass_kg": 265, "gears": [2.1, 1.4], )" + keys);
+    };
+    const TestDay day = dayFromJson(
+        vehicle(R"("driver_mass_kg": 80, "drag_area_m2": 0.7, "rolling_resistance": 0.02, "driven_axle": "all",
+                   "wheelbase_m": 2, "centre_of_mass_height_m": 0.5, "front_share": 0.45, "tyre_grip": 1.1,
+                   "driveline_efficiency": 0.92, "shift_time_s": 0.3, "launch_rpm": 4000, "shift_rpm": [6800])"),
+        "day.json");
+    const Vehicle& v = day.article.vehicle;
+    CHECK(v.driverMass_kg == 80.0);
+    CHECK(v.drivenAxle == DrivenAxle::All);
+    CHECK(v.frontShare == 0.45);
+    CHECK(v.shift_rpm == std::vector<double>{6800.0});
+    CHECK(dayFromJson(dayToJson(day), "day.json") == day);
+    for (const char* keys :
+         {R"("driven_axle": "middle")", R"("tyre_grip": 0)", R"("tyre_grip": 3.1)", R"("front_share": 1.01)",
+          R"("driveline_efficiency": 0.2)", R"("driveline_efficiency": 1.1)", R"("shift_time_s": -1)",
+          R"("drag_area_m2": 21)", R"("rolling_resistance": 0.6)", R"("wheelbase_m": 0)", R"("launch_rpm": 30001)",
+          R"("driver_mass_kg": 1001)", R"("centre_of_mass_height_m": 6)", R"("shift_rpm": [6000, 7000])",
+          R"("shift_rpm": [0])"}) {
+        INFO(keys);
+        CHECK_THROWS_AS(dayFromJson(vehicle(keys), "day.json"), DataError);
+    }
+}
+
 TEST_CASE("what is known of refitting, and builds of other days, are kept with the plan") {
     TestDay day = dayFromJson(kDay, "day.json");
     CHECK(day.plan.refitSd == RefitSd{});

@@ -4,6 +4,7 @@
 
 #include "app/look/words.h"
 #include "core/errors/data_error.h"
+#include "formats/day_store.h"
 #include "logbook/log_days.h"
 #include "logbook/outbox.h"
 

@@ -13,7 +13,7 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr const char* kOrder[] = {"start",  "prepare", "pull",  "check",  "compare", "credit",
+constexpr const char* kOrder[] = {"start",  "prepare", "pull",  "check",  "compare", "credit", "road",
                                   "report", "logbook", "bench", "import", "numbers", "files"};
 
 /// Beside an installed program, else in the tree that was built.

@@ -335,8 +335,8 @@
         <translation>Mit --picture: das Fenster offen lassen.</translation>
     </message>
     <message>
-        <source>Page to show: prepare, pull, check, compare, credit, report, logbook or bench.</source>
-        <translation>Seite, die gezeigt wird: prepare, pull, check, compare, credit, report, logbook oder bench.</translation>
+        <source>Page to show: prepare, pull, check, compare, credit, road, report, logbook or bench.</source>
+        <translation>Seite, die gezeigt wird: prepare, pull, check, compare, credit, road, report, logbook oder bench.</translation>
     </message>
 </context>
 <context>
@@ -1482,6 +1482,30 @@
     <message>
         <source> Run %1 again first and last: ± %2 %.</source>
         <translation> %1 noch einmal zuerst und zuletzt gefahren: ± %2 %.</translation>
+    </message>
+    <message>
+        <source>%1→%2 %3</source>
+        <translation>%1→%2 %3</translation>
+    </message>
+    <message>
+        <source>Shift %1 at rpm: %2</source>
+        <translation>Schalten %1 bei rpm: %2</translation>
+    </message>
+    <message>
+        <source>Speed, km/h · the gears of %1</source>
+        <translation>Geschwindigkeit, km/h · die Gänge von %1</translation>
+    </message>
+    <message>
+        <source>%1 later than %2, s · band: 95&#xa0;%, in proportion to the time</source>
+        <translation>%1 später als %2, s · Band: 95&#xa0;%, im Verhältnis zur Zeit</translation>
+    </message>
+    <message>
+        <source>Whole way</source>
+        <translation>Ganzer Weg</translation>
+    </message>
+    <message>
+        <source>At its end</source>
+        <translation>Am Ende</translation>
     </message>
 </context>
 <context>
@@ -5602,6 +5626,69 @@
     </message>
 </context>
 <context>
+    <name>hillrun::RoadPage</name>
+    <message>
+        <source>Course</source>
+        <translation>Strecke</translation>
+    </message>
+    <message>
+        <source>This course could not be read</source>
+        <translation>Diese Strecke ließ sich nicht lesen</translation>
+    </message>
+    <message>
+        <source>Course out of a file</source>
+        <translation>Strecke aus einer Datei</translation>
+    </message>
+    <message>
+        <source>Courses (*.csv)</source>
+        <translation>Strecken (*.csv)</translation>
+    </message>
+    <message>
+        <source>Take the course as the use</source>
+        <translation>Die Strecke als Nutzung nehmen</translation>
+    </message>
+    <message>
+        <source>No day is open.</source>
+        <translation>Kein Tag ist offen.</translation>
+    </message>
+    <message>
+        <source>Working the day out …</source>
+        <translation>Der Tag wird ausgewertet …</translation>
+    </message>
+    <message>
+        <source>Nothing can be driven yet: %1.</source>
+        <translation>Noch lässt sich nichts fahren: %1.</translation>
+    </message>
+    <message>
+        <source>One build is driven; two are compared.</source>
+        <translation>Ein Stand wird gefahren; zwei werden verglichen.</translation>
+    </message>
+    <message>
+        <source>From a file …</source>
+        <translation>Aus einer Datei …</translation>
+    </message>
+    <message>
+        <source>A table of length, gradient and corner speeds</source>
+        <translation>Eine Tabelle von Länge, Steigung und Kurvengeschwindigkeiten</translation>
+    </message>
+    <message>
+        <source>As use</source>
+        <translation>Als Nutzung</translation>
+    </message>
+    <message>
+        <source>The time that the engine spends at each speed becomes what the builds are wanted for</source>
+        <translation>Die Zeit, die der Motor bei jeder Drehzahl verbringt, wird zu dem, wofür die Stände gebraucht werden</translation>
+    </message>
+    <message>
+        <source>Road</source>
+        <translation>Straße</translation>
+    </message>
+    <message>
+        <source>What a curve is worth where it is driven</source>
+        <translation>Was eine Kurve dort wert ist, wo gefahren wird</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::SettingsDialog</name>
     <message>
         <source>Settings</source>
@@ -6323,6 +6410,93 @@
     <message>
         <source>%1 rpm</source>
         <translation>%1 rpm</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::VehiclePanel</name>
+    <message>
+        <source>mass</source>
+        <translation>Masse</translation>
+    </message>
+    <message>
+        <source>driver</source>
+        <translation>Fahrer</translation>
+    </message>
+    <message>
+        <source>tyre radius</source>
+        <translation>Reifenradius</translation>
+    </message>
+    <message>
+        <source>final drive</source>
+        <translation>Achsübersetzung</translation>
+    </message>
+    <message>
+        <source>drag area</source>
+        <translation>Luftwiderstandsfläche</translation>
+    </message>
+    <message>
+        <source>rolling</source>
+        <translation>Rollwiderstand</translation>
+    </message>
+    <message>
+        <source>tyre grip</source>
+        <translation>Haftung</translation>
+    </message>
+    <message>
+        <source>driveline</source>
+        <translation>Antrieb</translation>
+    </message>
+    <message>
+        <source>a shift</source>
+        <translation>ein Gangwechsel</translation>
+    </message>
+    <message>
+        <source>launch</source>
+        <translation>Anfahren</translation>
+    </message>
+    <message>
+        <source>front share</source>
+        <translation>Anteil vorn</translation>
+    </message>
+    <message>
+        <source>wheelbase</source>
+        <translation>Radstand</translation>
+    </message>
+    <message>
+        <source>height of mass</source>
+        <translation>Schwerpunkthöhe</translation>
+    </message>
+    <message>
+        <source>Vehicle</source>
+        <translation>Fahrzeug</translation>
+    </message>
+    <message>
+        <source>Driven axle</source>
+        <translation>Angetriebene Achse</translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation>vorn</translation>
+    </message>
+    <message>
+        <source>rear</source>
+        <translation>hinten</translation>
+    </message>
+    <message>
+        <source>all</source>
+        <translation>alle</translation>
+    </message>
+    <message>
+        <source>driven</source>
+        <translation>angetrieben</translation>
+    </message>
+    <message>
+        <source>Change the driven axle</source>
+        <translation>Angetriebene Achse ändern</translation>
+    </message>
+    <message>
+        <source>Change the vehicle: %1</source>
+        <translation>Fahrzeug ändern: %1</translation>
     </message>
 </context>
 <context>

@@ -335,8 +335,8 @@
         <translation>Avec --picture : garder la fenêtre.</translation>
     </message>
     <message>
-        <source>Page to show: prepare, pull, check, compare, credit, report, logbook or bench.</source>
-        <translation>Page à montrer : prepare, pull, check, compare, credit, report, logbook ou bench.</translation>
+        <source>Page to show: prepare, pull, check, compare, credit, road, report, logbook or bench.</source>
+        <translation>Page à montrer : prepare, pull, check, compare, credit, road, report, logbook ou bench.</translation>
     </message>
 </context>
 <context>
@@ -1482,6 +1482,30 @@
     <message>
         <source> Run %1 again first and last: ± %2 %.</source>
         <translation> %1 repassé en premier et en dernier : ± %2 %.</translation>
+    </message>
+    <message>
+        <source>%1→%2 %3</source>
+        <translation>%1→%2 %3</translation>
+    </message>
+    <message>
+        <source>Shift %1 at rpm: %2</source>
+        <translation>Passer %1 à rpm : %2</translation>
+    </message>
+    <message>
+        <source>Speed, km/h · the gears of %1</source>
+        <translation>Vitesse, km/h · les rapports de %1</translation>
+    </message>
+    <message>
+        <source>%1 later than %2, s · band: 95&#xa0;%, in proportion to the time</source>
+        <translation>%1 après %2, s · bande : 95&#xa0;%, en proportion du temps</translation>
+    </message>
+    <message>
+        <source>Whole way</source>
+        <translation>Tout le parcours</translation>
+    </message>
+    <message>
+        <source>At its end</source>
+        <translation>À la fin</translation>
     </message>
 </context>
 <context>
@@ -5602,6 +5626,69 @@
     </message>
 </context>
 <context>
+    <name>hillrun::RoadPage</name>
+    <message>
+        <source>Course</source>
+        <translation>Parcours</translation>
+    </message>
+    <message>
+        <source>This course could not be read</source>
+        <translation>Ce parcours n&apos;a pas pu être lu</translation>
+    </message>
+    <message>
+        <source>Course out of a file</source>
+        <translation>Parcours d&apos;un fichier</translation>
+    </message>
+    <message>
+        <source>Courses (*.csv)</source>
+        <translation>Parcours (*.csv)</translation>
+    </message>
+    <message>
+        <source>Take the course as the use</source>
+        <translation>Prendre le parcours comme usage</translation>
+    </message>
+    <message>
+        <source>No day is open.</source>
+        <translation>Aucune journée n&apos;est ouverte.</translation>
+    </message>
+    <message>
+        <source>Working the day out …</source>
+        <translation>La journée est calculée …</translation>
+    </message>
+    <message>
+        <source>Nothing can be driven yet: %1.</source>
+        <translation>Rien ne peut encore être conduit : %1.</translation>
+    </message>
+    <message>
+        <source>One build is driven; two are compared.</source>
+        <translation>Un montage est conduit ; deux sont comparés.</translation>
+    </message>
+    <message>
+        <source>From a file …</source>
+        <translation>D&apos;un fichier …</translation>
+    </message>
+    <message>
+        <source>A table of length, gradient and corner speeds</source>
+        <translation>Une table de longueurs, pentes et vitesses de virage</translation>
+    </message>
+    <message>
+        <source>As use</source>
+        <translation>Comme usage</translation>
+    </message>
+    <message>
+        <source>The time that the engine spends at each speed becomes what the builds are wanted for</source>
+        <translation>Le temps que le moteur passe à chaque régime devient ce à quoi servent les montages</translation>
+    </message>
+    <message>
+        <source>Road</source>
+        <translation>Route</translation>
+    </message>
+    <message>
+        <source>What a curve is worth where it is driven</source>
+        <translation>Ce que vaut une courbe là où l&apos;on roule</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::SettingsDialog</name>
     <message>
         <source>Settings</source>
@@ -6323,6 +6410,93 @@
     <message>
         <source>%1 rpm</source>
         <translation>%1 rpm</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::VehiclePanel</name>
+    <message>
+        <source>mass</source>
+        <translation>masse</translation>
+    </message>
+    <message>
+        <source>driver</source>
+        <translation>conducteur</translation>
+    </message>
+    <message>
+        <source>tyre radius</source>
+        <translation>rayon du pneu</translation>
+    </message>
+    <message>
+        <source>final drive</source>
+        <translation>pont</translation>
+    </message>
+    <message>
+        <source>drag area</source>
+        <translation>surface de traînée</translation>
+    </message>
+    <message>
+        <source>rolling</source>
+        <translation>roulement</translation>
+    </message>
+    <message>
+        <source>tyre grip</source>
+        <translation>adhérence</translation>
+    </message>
+    <message>
+        <source>driveline</source>
+        <translation>transmission</translation>
+    </message>
+    <message>
+        <source>a shift</source>
+        <translation>un passage</translation>
+    </message>
+    <message>
+        <source>launch</source>
+        <translation>départ</translation>
+    </message>
+    <message>
+        <source>front share</source>
+        <translation>part avant</translation>
+    </message>
+    <message>
+        <source>wheelbase</source>
+        <translation>empattement</translation>
+    </message>
+    <message>
+        <source>height of mass</source>
+        <translation>hauteur du centre</translation>
+    </message>
+    <message>
+        <source>Vehicle</source>
+        <translation>Véhicule</translation>
+    </message>
+    <message>
+        <source>Driven axle</source>
+        <translation>Essieu moteur</translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation>avant</translation>
+    </message>
+    <message>
+        <source>rear</source>
+        <translation>arrière</translation>
+    </message>
+    <message>
+        <source>all</source>
+        <translation>tous</translation>
+    </message>
+    <message>
+        <source>driven</source>
+        <translation>moteur</translation>
+    </message>
+    <message>
+        <source>Change the driven axle</source>
+        <translation>Modifier l&apos;essieu moteur</translation>
+    </message>
+    <message>
+        <source>Change the vehicle: %1</source>
+        <translation>Modifier le véhicule : %1</translation>
     </message>
 </context>
 <context>

@@ -31,7 +31,7 @@ StepRail::StepRail(Look& look, const std::vector<PageSpec>& pages, const ActionR
         button->setAccessibleName(action->text());
         button->setCheckable(true);
         button->setToolButtonStyle(Qt::ToolButtonTextUnderIcon);
-        button->setIconSize({px(26), px(26)});
+        button->setIconSize({px(22), px(22)});
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         connect(button, &QToolButton::clicked, action, &QAction::trigger);
         if (page.besideTheDay && !std::exchange(apart, true))

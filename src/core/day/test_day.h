@@ -7,6 +7,7 @@
 #include "core/day/laid_log.h"
 #include "core/day/part_role.h"
 #include "core/day/plan.h"
+#include "core/day/vehicle.h"
 #include "core/day/watch_limit.h"
 #include "core/statement/statement.h"
 #include "core/units/rpm_range.h"
@@ -59,18 +60,6 @@ struct EngineCard {
     bool boostHeldAbsolute = false;      ///< the controller holds the absolute manifold pressure
     std::string unknownKeys;
     bool operator==(const EngineCard&) const = default;
-};
-
-struct Vehicle {
-    std::optional<double> mass_kg{};
-    std::optional<double> tyreRadius_m{};
-    std::optional<double> finalDrive{};
-    std::vector<double> gears{};
-    std::optional<double> speedLimit_kmh{};
-    std::optional<double> tyreLimit_kmh{};
-    std::optional<double> drivelineInertia_kgm2{}; ///< wheels and driveline, at wheel speed
-    std::string unknownKeys{};
-    bool operator==(const Vehicle&) const = default;
 };
 
 enum class FuelKind { Petrol, Diesel, Alcohol, Gas, Other };

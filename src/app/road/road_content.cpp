@@ -1,0 +1,169 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/road/road_content.h"
+
+#include "app/look/language.h"
+#include "app/look/words.h"
+
+#include <algorithm>
+#include <cmath>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+constexpr double kKmh = 3.6;
+constexpr int kPoints = 200; ///< along the way
+
+double wayOf(const DayRoad& road, const RoadRun& run) {
+    return road.course.isRolling() ? run.moments.back().distance_m : road.course.length_m();
+}
+
+BoardSeries speedSeries(const RoadRun& run, const QPen& pen, const QString& label) {
+    BoardSeries out;
+    for (const RoadMoment& one : run.moments) {
+        out.x.push_back(one.distance_m);
+        out.y.push_back(one.speed_ms * kKmh);
+    }
+    out.pen = pen;
+    out.label = label;
+    return out;
+}
+
+/// Where each gear was in, every other one shaded.
+void addGears(const RoadRun& run, const Theme& theme, BoardContent& out) {
+    size_t first = 0;
+    for (size_t i = 1; i <= run.moments.size(); ++i) {
+        if (i < run.moments.size() && run.moments[i].gear == run.moments[first].gear)
+            continue;
+        const double from = run.moments[first].distance_m;
+        const double to = run.moments[std::min(i, run.moments.size() - 1)].distance_m;
+        const size_t gear = run.moments[first].gear;
+        if (to > from)
+            out.shades.push_back(
+                {from, to, theme.faded(theme.quietInk, gear % 2 == 0 ? 0.10 : 0.03),
+                 to - from > 0.02 * run.moments.back().distance_m ? QString::number(gear + 1) : QString()});
+        first = i;
+    }
+}
+
+double speedAt(const RoadRun& run, double distance_m) {
+    for (size_t i = 1; i < run.moments.size(); ++i) {
+        const RoadMoment& a = run.moments[i - 1];
+        const RoadMoment& b = run.moments[i];
+        if (distance_m > b.distance_m || !(b.distance_m > a.distance_m))
+            continue;
+        const double share = (distance_m - a.distance_m) / (b.distance_m - a.distance_m);
+        return a.speed_ms + share * (b.speed_ms - a.speed_ms);
+    }
+    return run.endSpeed_ms;
+}
+
+QString seconds(double value, int digits = 2) { return numberText(value, digits) + u"\u00A0s"_s; }
+
+QString shiftLine(const RoadBuild& build) {
+    QStringList shifts;
+    for (size_t gear = 0; gear < build.run.shift_rpm.size(); ++gear)
+        shifts << QObject::tr("%1\u2192%2 %3")
+                      .arg(gear + 1)
+                      .arg(gear + 2)
+                      .arg(qs(rpmText(std::round(build.run.shift_rpm[gear] / 10.0) * 10.0)));
+    return QObject::tr("Shift %1 at rpm: %2").arg(qs(build.id), shifts.join(u" \u00B7 "_s));
+}
+
+} // namespace
+
+BoardContent speedBoard(const TestDay& day, const DayRoad& road, const std::string& from, const std::string& to,
+                        const Theme& theme) {
+    BoardContent out;
+    out.title = QObject::tr("Speed, km/h \u00B7 the gears of %1").arg(qs(to));
+    out.xLabels = false;
+    for (const std::string& id : {from, to})
+        if (const RoadBuild* build = road.build(id)) {
+            if (id == to)
+                addGears(build->run, theme, out);
+            out.series.push_back(speedSeries(build->run, theme.buildPen(buildNumber(day, id), 2.0), qs(id)));
+            out.xRange = RpmRange{0.0, wayOf(road, build->run)};
+        }
+    out.yRange = std::nullopt;
+    return out;
+}
+
+BoardContent leadBoard(const DayRoad& road, const std::string& from, const std::string& to, const Theme& theme) {
+    BoardContent out;
+    out.title =
+        QObject::tr("%1 later than %2, s \u00B7 band: 95\u00A0%, in proportion to the time").arg(qs(to), qs(from));
+    out.xTitle = u"m"_s;
+    out.zeroLine = true;
+    out.symmetric = true;
+    const RoadBuild* a = road.build(from);
+    const RoadBuild* b = road.build(to);
+    const RoadDifference* difference = road.find(from, to);
+    if (!a || !b)
+        return out;
+    const double way = std::min(wayOf(road, a->run), wayOf(road, b->run));
+    out.xRange = RpmRange{0.0, wayOf(road, b->run)};
+    BoardSeries line;
+    BoardBand band;
+    for (int i = 0; i <= kPoints; ++i) {
+        const double at = way * i / kPoints;
+        const double passed = a->run.passed_s(at);
+        const double later = b->run.passed_s(at) - passed;
+        line.x.push_back(at);
+        line.y.push_back(later);
+        if (difference && std::isfinite(difference->low_s)) {
+            const double share = passed / a->run.time_s;
+            band.x.push_back(at);
+            band.low.push_back(later + share * (difference->low_s - difference->delta_s));
+            band.high.push_back(later + share * (difference->high_s - difference->delta_s));
+        }
+    }
+    line.pen = QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin);
+    band.colour = theme.quietInk;
+    band.colour.setAlpha(theme.dark ? 80 : 60);
+    out.series.push_back(std::move(line));
+    if (!band.x.empty())
+        out.bands.push_back(std::move(band));
+    return out;
+}
+
+QString roadCursor(const DayRoad& road, const std::string& from, const std::string& to, double distance_m) {
+    QString out = numberText(distance_m, 0) + u"\u00A0m"_s;
+    for (const std::string& id : {from, to})
+        if (const RoadBuild* build = road.build(id))
+            out += u"  %1 %2\u00A0km/h"_s.arg(qs(id), numberText(speedAt(build->run, distance_m) * kKmh, 0));
+    const RoadBuild* a = road.build(from);
+    const RoadBuild* b = road.build(to);
+    if (a && b)
+        out += u"  \u0394 %1"_s.arg(seconds(b->run.passed_s(distance_m) - a->run.passed_s(distance_m)));
+    return out;
+}
+
+std::vector<RoadRow> roadRows(const DayRoad& road, const std::string& from, const std::string& to) {
+    std::vector<RoadRow> out;
+    const RoadBuild* a = road.build(from);
+    const RoadBuild* b = road.build(to);
+    if (!a || !b)
+        return out;
+    out.push_back({{}, qs(from), qs(to)});
+    out.push_back({QObject::tr("Whole way"), seconds(a->run.time_s), seconds(b->run.time_s)});
+    for (const SpeedTime& one : a->times)
+        for (const SpeedTime& other : b->times)
+            if (one.from_kmh == other.from_kmh && one.to_kmh == other.to_kmh)
+                out.push_back({u"%1\u2013%2\u00A0km/h"_s.arg(one.from_kmh).arg(one.to_kmh), seconds(one.seconds),
+                               seconds(other.seconds)});
+    const auto speed = [](const RoadRun& run) { return numberText(run.endSpeed_ms * kKmh, 0) + u"\u00A0km/h"_s; };
+    out.push_back({QObject::tr("At its end"), speed(a->run), speed(b->run)});
+    return out;
+}
+
+QStringList shiftLines(const DayRoad& road, const std::string& from, const std::string& to) {
+    QStringList out;
+    for (const std::string& id : {from, to})
+        if (const RoadBuild* build = road.build(id); build && !road.course.isRolling())
+            out << shiftLine(*build);
+    return out;
+}
+
+} // namespace hillrun

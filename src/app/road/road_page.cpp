@@ -1,0 +1,282 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "app/road/road_page.h"
+
+#include "app/board/board_svg.h"
+#include "app/look/copied_table.h"
+#include "app/look/fields.h"
+#include "app/look/plain_text.h"
+#include "app/look/scale.h"
+#include "app/look/words.h"
+#include "app/road/road_content.h"
+#include "app/road/vehicle_panel.h"
+#include "core/errors/data_error.h"
+#include "core/plan/named_use.h"
+#include "formats/course_file.h"
+
+#include <QClipboard>
+#include <QGuiApplication>
+#include <QHBoxLayout>
+#include <QScrollArea>
+#include <QToolButton>
+
+using namespace Qt::StringLiterals;
+
+namespace hillrun {
+namespace {
+
+const char* const kFirstCourse = "larkfell-hill";
+
+} // namespace
+
+RoadPage::RoadPage(const Workplace& at, QWidget* parent)
+    : PageView(parent), m_document(at.document), m_selection(at.selection), m_look(at.look), m_actions(at.actions),
+      m_dialogs(at.dialogs), m_course(*builtInCourse(kFirstCourse)) {
+    setObjectName(u"roadPage"_s);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(px(16), px(12), px(16), px(12));
+    column->setSpacing(px(8));
+    m_head = new AnswerHead(u"roadAnswer"_s, u"roadCaution"_s, this);
+    column->addWidget(m_head);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(px(8));
+    row->addWidget(makeLeft());
+    row->addWidget(makeRight(), 1);
+    column->addLayout(row, 1);
+    const auto whenSeen = [this] {
+        if (isVisible())
+            refresh();
+    };
+    connect(&m_document, &DayDocument::analysisReady, this, whenSeen);
+    connect(&m_document, &DayDocument::dayChanged, this, whenSeen);
+    connect(&m_selection, &Selection::pairChanged, this, whenSeen);
+    connect(&m_look, &Look::changed, this, whenSeen);
+}
+
+QWidget* RoadPage::makeLeft() {
+    auto* scroll = new QScrollArea(this);
+    scroll->setObjectName(u"roadSide"_s);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFixedWidth(px(290));
+    auto* left = new QWidget(scroll);
+    auto* column = new QVBoxLayout(left);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(px(8));
+    const Panel panel = makePanel(tr("Course"), left);
+    m_courses = new QComboBox(panel.frame);
+    m_courses->setObjectName(u"courseChoice"_s);
+    m_courses->setAccessibleName(tr("Course"));
+    for (const std::string& name : builtInCourses())
+        m_courses->addItem(phrase("course." + name), qs(name));
+    panel.column->addWidget(m_courses);
+    auto* buttons = new QHBoxLayout;
+    for (const char* id : {"road.file", "road.as_use"}) {
+        auto* button = new QToolButton(panel.frame);
+        button->setObjectName(QLatin1StringView(id) + u"_button"_s);
+        button->setDefaultAction(m_actions.get(id));
+        button->setToolButtonStyle(Qt::ToolButtonTextOnly);
+        buttons->addWidget(button);
+    }
+    buttons->addStretch(1);
+    panel.column->addLayout(buttons);
+    column->addWidget(panel.frame);
+    column->addWidget(new VehiclePanel(m_document, left));
+    m_taken = quietLabel(u"roadTaken"_s, left);
+    column->addWidget(m_taken);
+    column->addStretch(1);
+    scroll->setWidget(left);
+    connect(m_courses, &QComboBox::activated, this,
+            [this](int row) { takeCourse(m_courses->itemData(row).toString()); });
+    return scroll;
+}
+
+QWidget* RoadPage::makeRight() {
+    m_boards = new QFrame(this);
+    m_boards->setProperty("panel", true);
+    auto* column = new QVBoxLayout(m_boards);
+    column->setContentsMargins(1, px(4), 1, px(6));
+    column->setSpacing(0);
+    m_speed = new Board(m_look, u"roadSpeed"_s, m_boards);
+    m_lead = new Board(m_look, u"roadLead"_s, m_boards);
+    column->addWidget(m_speed, 3);
+    column->addWidget(m_lead, 2);
+    auto* table = new QHBoxLayout;
+    table->setContentsMargins(px(12), px(6), px(12), 0);
+    table->setSpacing(px(24));
+    for (size_t i = 0; i < m_columns.size(); ++i) {
+        m_columns[i] = selectableLabel(u"roadColumn%1"_s.arg(i), m_boards);
+        m_columns[i]->setWordWrap(false);
+        m_columns[i]->setAlignment((i == 0 ? Qt::AlignLeft : Qt::AlignRight) | Qt::AlignTop);
+        table->addWidget(m_columns[i], 0, Qt::AlignTop);
+    }
+    m_shifts = selectableLabel(u"roadShifts"_s, m_boards);
+    m_shifts->setProperty("quiet", true);
+    table->addWidget(m_shifts, 1, Qt::AlignTop);
+    column->addLayout(table);
+    for (Board* board : {m_speed, m_lead})
+        connect(board, &Board::cursorMoved, this, &RoadPage::refreshCursor);
+    return m_boards;
+}
+
+void RoadPage::showEvent(QShowEvent* event) {
+    PageView::showEvent(event);
+    refresh();
+}
+
+void RoadPage::takeCourse(const QString& nameOrFile) {
+    try {
+        m_course = courseNamed(nameOrFile.toStdString());
+        m_file = builtInCourse(nameOrFile.toStdString()) ? QString() : nameOrFile;
+    } catch (const DataError& error) {
+        m_dialogs.showError(m_actions.window(), tr("This course could not be read"), errorText(error));
+    }
+    refresh();
+}
+
+void RoadPage::chooseFile() {
+    if (const auto file = m_dialogs.askFile(this, tr("Course out of a file"), tr("Courses (*.csv)")))
+        takeCourse(*file);
+}
+
+void RoadPage::takeAsUse() {
+    const RoadBuild* base = m_road.build(from());
+    if (!base || base->use.size() < 2)
+        return;
+    SpeedWeights weights;
+    for (const SpeedShare& one : base->use)
+        weights.push_back({one.rpm, one.share});
+    m_document.edit(tr("Take the course as the use"), [&](TestDay& day) { nameUse(day, WantedUse(weights)); });
+}
+
+std::string RoadPage::from() const {
+    return m_road.find(m_selection.from(), m_selection.to()) || m_road.differences.empty()
+               ? m_selection.from()
+               : m_road.differences.front().from;
+}
+
+void RoadPage::refresh() {
+    const QString name = m_file.isEmpty() ? qs(m_course.name) : m_file;
+    if (m_courses->findData(name) < 0)
+        m_courses->addItem(qs(m_course.name), name);
+    m_courses->setCurrentIndex(m_courses->findData(name));
+    const auto analysis = m_document.analysis();
+    m_road = analysis ? dayRoad(m_document.day(), *analysis, m_course) : DayRoad{};
+    m_taken->setText(qs(m_road.taken));
+    const std::string first = from();
+    const std::string second =
+        first == m_selection.from() || m_road.differences.empty() ? m_selection.to() : m_road.differences.front().to;
+    const bool any = m_road.build(first) || m_road.build(second);
+    m_boards->setVisible(any);
+    if (any) {
+        m_speed->setContent(speedBoard(m_document.day(), m_road, first, second, m_look.theme()));
+        m_lead->setContent(leadBoard(m_road, first, second, m_look.theme()));
+        std::array<QStringList, 3> columns;
+        for (const RoadRow& row : roadRows(m_road, first, second)) {
+            columns[0] << row.what;
+            columns[1] << row.first;
+            columns[2] << row.second;
+        }
+        for (size_t i = 0; i < columns.size(); ++i)
+            m_columns[i]->setText(columns[i].join(u'\n'));
+        m_shifts->setText(shiftLines(m_road, first, second).join(u'\n'));
+    }
+    refreshAnswer();
+}
+
+void RoadPage::refreshAnswer() {
+    const Theme& t = m_look.theme();
+    const auto analysis = m_document.analysis();
+    const RoadDifference* difference = m_road.find(m_selection.from(), m_selection.to());
+    if (!difference && !m_road.differences.empty())
+        difference = &m_road.differences.front();
+    m_head->setMark(!difference || !difference->proven() ? t.unresolved : difference->delta_s < 0.0 ? t.gain : t.loss);
+    m_head->caution->setText(difference ? phrase("road.model") : QString());
+    if (!m_document.isOpen())
+        m_head->answer->setText(tr("No day is open."));
+    else if (!analysis)
+        m_head->answer->setText(tr("Working the day out \u2026"));
+    else if (!m_road.whyNot.empty())
+        m_head->answer->setText(tr("Nothing can be driven yet: %1.").arg(qs(m_road.whyNot)));
+    else if (difference)
+        m_head->answer->setText(unbroken(qs(roadSummary(m_road, *difference))));
+    else if (!m_road.builds.empty() && !m_road.builds.front().run.finished())
+        m_head->answer->setText(qs(m_road.builds.front().run.whyNot));
+    else
+        m_head->answer->setText(tr("One build is driven; two are compared."));
+}
+
+void RoadPage::refreshCursor(double distance_m) {
+    const RoadDifference* shown = m_road.find(m_selection.from(), m_selection.to());
+    if (!shown && !m_road.differences.empty())
+        shown = &m_road.differences.front();
+    m_speed->setCursor(distance_m, shown ? roadCursor(m_road, shown->from, shown->to, distance_m) : QString());
+    m_lead->setCursor(distance_m, {});
+}
+
+void RoadPage::recall(const SettingsStore& settings) {
+    const QString kept = settings.get(settings::kRoadCourse);
+    if (kept.isEmpty() || kept == m_file || kept == qs(m_course.name))
+        return;
+    try {
+        m_course = courseNamed(kept.toStdString());
+        m_file = builtInCourse(kept.toStdString()) ? QString() : kept;
+    } catch (const DataError&) { // the file is gone: the first course stands there
+    }
+}
+
+void RoadPage::remember(SettingsStore& settings) const {
+    settings.set(settings::kRoadCourse, m_file.isEmpty() ? qs(m_course.name) : m_file);
+}
+
+void RoadPage::copyTable() const {
+    CopiedTable out{m_head->answer->text(), {}, {}};
+    const RoadDifference* shown = m_road.find(m_selection.from(), m_selection.to());
+    if (!shown && !m_road.differences.empty())
+        shown = &m_road.differences.front();
+    if (shown)
+        for (const RoadRow& row : roadRows(m_road, shown->from, shown->to)) {
+            const QStringList cells{row.what, row.first, row.second};
+            if (out.head.isEmpty())
+                out.head = cells;
+            else
+                out.rows << cells;
+        }
+    QGuiApplication::clipboard()->setMimeData(asMime(out).release());
+}
+
+void RoadPage::copyPicture() const {
+    auto mime = std::make_unique<QMimeData>();
+    mime->setImageData(m_boards->grab().toImage());
+    mime->setData(u"image/svg+xml"_s, boardsAsSvg({m_speed, m_lead}));
+    QGuiApplication::clipboard()->setMimeData(mime.release());
+}
+
+PageSpec roadSpec() {
+    const auto declare = [](const Workplace& at) {
+        const auto page = [at]() -> RoadPage& { return pageOf<RoadPage>(at.host, "road"); };
+        at.actions.add({.id = "road.file",
+                        .text = RoadPage::tr("From a file \u2026"),
+                        .tip = RoadPage::tr("A table of length, gradient and corner speeds"),
+                        .scope = {"road"}},
+                       &at.actions, [page] { page().chooseFile(); });
+        at.actions.add({.id = "road.as_use",
+                        .text = RoadPage::tr("As use"),
+                        .tip = RoadPage::tr("The time that the engine spends at each speed becomes what the builds are "
+                                            "wanted for"),
+                        .scope = {"road"},
+                        .edits = true,
+                        .rule = [](const WindowState& s) { return s.analysed; }},
+                       &at.actions, [page] { page().takeAsUse(); });
+    };
+    const auto make = [](const Workplace& at, QWidget* parent) -> PageView* { return new RoadPage(at, parent); };
+    return {.id = "road",
+            .title = RoadPage::tr("Road"),
+            .tip = RoadPage::tr("What a curve is worth where it is driven"),
+            .keys = {u"Ctrl+6"_s, u"Alt+O"_s},
+            .make = make,
+            .declare = declare};
+}
+
+} // namespace hillrun

@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "app/board/board.h"
+#include "app/frame/answer_head.h"
+#include "app/frame/page.h"
+#include "core/road/day_road.h"
+
+#include <array>
+#include <QComboBox>
+
+namespace hillrun {
+
+/// What a curve is worth where it is driven: vehicle and course at the left, at the right both builds along the way,
+/// where time is won, and the best shift speeds.
+class RoadPage : public PageView {
+    Q_OBJECT
+public:
+    RoadPage(const Workplace& at, QWidget* parent = nullptr);
+    /// A course out of a file.
+    void chooseFile();
+    /// The time at full throttle becomes what the builds are wanted for.
+    void takeAsUse();
+    [[nodiscard]] const DayRoad& road() const { return m_road; }
+    void recall(const SettingsStore& settings) override;
+    void remember(SettingsStore& settings) const override;
+    [[nodiscard]] bool canCopy() const override { return m_road.whyNot.empty() && !m_road.builds.empty(); }
+    void copyPicture() const override;
+    void copyTable() const override;
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    QWidget* makeLeft();
+    QWidget* makeRight();
+    void takeCourse(const QString& nameOrFile);
+    void refresh();
+    void refreshAnswer();
+    void refreshCursor(double distance_m);
+    [[nodiscard]] std::string from() const;
+
+    DayDocument& m_document;
+    Selection& m_selection;
+    Look& m_look;
+    ActionRegistry& m_actions;
+    Dialogs& m_dialogs;
+    Course m_course;
+    QString m_file; ///< that it was read from; empty: built in
+    DayRoad m_road;
+    AnswerHead* m_head = nullptr;
+    QComboBox* m_courses = nullptr;
+    QLabel* m_taken = nullptr;
+    QFrame* m_boards = nullptr;
+    Board* m_speed = nullptr;
+    Board* m_lead = nullptr;
+    std::array<QLabel*, 3> m_columns{}; ///< of the table below the boards
+    QLabel* m_shifts = nullptr;
+};
+
+/// Road, as the window knows it.
+PageSpec roadSpec();
+
+} // namespace hillrun

@@ -1,0 +1,79 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "cli/commands.h"
+#include "core/errors/shown_text.h"
+#include "formats/course_file.h"
+#include "formats/day_store.h"
+#include "formats/road_json.h"
+
+#include <fmt/format.h>
+
+namespace hillrun::cli {
+namespace {
+
+struct RoadOptions {
+    std::string day;
+    std::string course;
+    AnswerOptions answer;
+    std::vector<std::string> from, to;
+    bool json = false;
+};
+
+/// The pairs asked for take the place of the usual ones.
+void takePairs(const RoadOptions& o, const TestDay& day, AnalysisSettings& settings) {
+    if (o.from.size() != o.to.size())
+        throw WrongUse(said("cli.from_and_to_come"));
+    for (size_t i = 0; i < o.from.size(); ++i) {
+        for (const std::string& build : {o.from[i], o.to[i]})
+            if (!findBuild(day, build))
+                throw DataError(Problem::UnknownBuild, {build});
+        settings.pairs.emplace_back(o.from[i], o.to[i]);
+    }
+}
+
+void tell(const DayRoad& road) {
+    for (const RoadBuild& build : road.builds)
+        if (build.run.finished())
+            fmt::print("{}\n", said("road.time", {build.id, decimals(build.run.time_s, 2, "s"),
+                                                  decimals(build.run.endSpeed_ms * 3.6, 0, "km/h")}));
+        else
+            fmt::print("{}: {}\n", build.id, said(build.run.whyNot));
+    for (const RoadDifference& difference : road.differences)
+        fmt::print("{}\n", said(roadSummary(road, difference)));
+    if (!road.taken.empty())
+        fmt::print("  {}\n", said(road.taken));
+    fmt::print("  {}\n", said("road.model"));
+}
+
+void runRoad(const RoadOptions& o) {
+    AnalysisSettings settings = o.answer.settings();
+    TestDay day = readDay(o.day);
+    o.answer.takePlan(day);
+    takePairs(o, day, settings);
+    const Course course = courseNamed(o.course);
+    DayEngine engine;
+    const DayRoad road = dayRoad(day, *analyseOrThrow(day, settingsFor(day, settings), engine), course);
+    if (!road.whyNot.empty())
+        throw DataError(Problem::NothingToCompare, {Several{{road.whyNot}}});
+    if (o.json)
+        fmt::print("{}\n", dumpJson(roadAnswer(road)));
+    else
+        tell(road);
+}
+
+} // namespace
+
+void addRoad(CLI::App& app) {
+    auto o = std::make_shared<RoadOptions>();
+    CLI::App* command = app.add_subcommand("road", said("cli.road"));
+    command->add_option("day", o->day, said("cli.day_folder_day_json"))->required();
+    command->add_option("--course", o->course, said("cli.course"))->required();
+    o->answer.addTo(*command);
+    command->add_option("--from", o->from, said("cli.build_to_compare_from"))->allow_extra_args(false);
+    command->add_option("--to", o->to, said("cli.build_to_compare_to"))->allow_extra_args(false);
+    command->add_flag("--json", o->json, said("cli.one_json_document_and"));
+    command->footer(said("cli.examples_road"));
+    command->callback([o] { runRoad(*o); });
+}
+
+} // namespace hillrun::cli

@@ -1,0 +1,84 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#pragma once
+
+#include "core/compare/analyse.h"
+#include "core/road/road_run.h"
+
+#include <string>
+#include <vector>
+
+namespace hillrun {
+
+/// The day's vehicle as it is driven, what was taken for what is not noted, and what is missing.
+struct VehicleTaken {
+    RoadVehicle vehicle;
+    std::vector<Statement> taken;
+    std::vector<std::string> missing; ///< keys of the vehicle; any of them: it cannot be driven
+};
+/// `place`: where the day's powers are given; from the wheels nothing is lost on the way.
+VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place);
+
+/// Between two speeds, as the vehicle first got from the one to the other.
+struct SpeedTime {
+    double from_kmh = 0.0;
+    double to_kmh = 0.0;
+    double seconds = 0.0;
+};
+
+/// A build driven along a course.
+struct RoadBuild {
+    std::string id;
+    RoadRun run;
+    std::vector<SpeedTime> times; ///< as far as reached; none of a rolling course
+    std::vector<SpeedShare> use;
+};
+
+/// How much longer or shorter a build takes. A difference is what is trusted; the time itself is a model's.
+struct RoadDifference {
+    std::string from;
+    std::string to;
+    double delta_s = 0.0; ///< negative: quicker
+    double low_s = 0.0;   ///< 95 %; NaN without repeats
+    double high_s = 0.0;
+    double base_s = 0.0;           ///< time of `from`
+    bool mayClaim = false;         ///< drift is covered
+    std::vector<double> byPiece_s; ///< where it is won, piece by piece
+    [[nodiscard]] bool proven() const { return mayClaim && (low_s > 0.0 || high_s < 0.0); }
+};
+
+/// What the day's curves are worth on a course.
+struct DayRoad {
+    Course course;
+    double airDensity_kg_m3 = 0.0;
+    double torqueFactor = 1.0; ///< from the standard's air to the course's
+    RpmRange curve_rpm;        ///< the speeds that all pulls share: no curve is driven beyond
+    std::vector<Statement> taken;
+    std::vector<RoadBuild> builds;
+    std::vector<RoadDifference> differences; ///< the day's comparisons
+    std::vector<RoadDifference> others;      ///< every other pair, and each the other way round
+    Statement whyNot;                        ///< nothing could be driven
+    [[nodiscard]] const RoadBuild* build(const std::string& id) const; ///< one that arrived
+    [[nodiscard]] const RoadDifference* find(const std::string& from, const std::string& to) const;
+};
+/// Course times of the pulls as one number each, on the scale of log power: minus the log of the time over how much the
+/// time answers to power. So drift, repeats and refitting count as they do for power.
+struct CourseFigure {
+    Eigen::VectorXd ofPull; ///< NaN for a pull that does not arrive
+    double answer = 0.0;    ///< -d ln(time) / d ln(power)
+    /// Seconds more than `base_s` that a difference on that scale is worth.
+    [[nodiscard]] double seconds(double difference, double base_s) const;
+};
+/// `base`: a curve that arrives, about which the time is taken to answer to power evenly. `torqueFactor` as in DayRoad.
+std::optional<CourseFigure> courseFigure(const DayModel& model, const RpmRange& range, double torqueFactor,
+                                         const RoadVehicle& vehicle, const Course& course, double airDensity_kg_m3,
+                                         const EngineCurve& base);
+
+DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& course);
+
+/// "On the Larkfell hill B is 0.21 s (0.08 to 0.34) quicker of 48.6, won ..."
+std::vector<Statement> roadSummary(const DayRoad& road, const RoadDifference& difference);
+/// A course's name as people say it.
+Statement courseName(const Course& course);
+
+} // namespace hillrun

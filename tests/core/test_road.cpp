@@ -1,0 +1,373 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/road/braking.h"
+#include "core/road/day_road.h"
+#include "day_support.h"
+#include "english.h"
+
+#include <boost/random/mersenne_twister.hpp>
+#include <boost/random/uniform_real_distribution.hpp>
+#include <catch2/catch.hpp>
+#include <cmath>
+
+using namespace hillrun;
+using hillrun::test::inEnglish;
+
+namespace {
+
+constexpr double kAir = 1.2;
+
+/// 800 kg in one or several gears, without losses but those asked for.
+RoadVehicle plainVehicle(std::vector<double> gears = {1.0}) {
+    RoadVehicle out;
+    out.mass_kg = 800.0;
+    out.tyreRadius_m = 0.3;
+    out.finalDrive = 4.0;
+    out.gears = std::move(gears);
+    out.tyreGrip = 100.0; // never the limit, unless asked for
+    return out;
+}
+
+EngineCurve flatTorque(double torque_nm, double end_rpm = 20000.0) {
+    return {{500.0, end_rpm}, {torque_nm, torque_nm}};
+}
+
+/// Constant power between two speeds.
+EngineCurve flatPower(double power_w, double from_rpm, double to_rpm) {
+    EngineCurve out;
+    for (double rpm = from_rpm; rpm <= to_rpm; rpm += 1.0) {
+        out.rpm.push_back(rpm);
+        out.torque_nm.push_back(power_w / (rpm * 2.0 * M_PI / 60.0));
+    }
+    return out;
+}
+
+/// A curve with a hump, as engines have.
+EngineCurve hump() {
+    EngineCurve out;
+    for (double rpm = 2000.0; rpm <= 7000.0; rpm += 50.0) {
+        out.rpm.push_back(rpm);
+        out.torque_nm.push_back(120.0 - 45.0 * std::pow((rpm - 4600.0) / 2600.0, 2));
+    }
+    return out;
+}
+
+RoadVehicle buggy() {
+    RoadVehicle out = plainVehicle({3.2, 2.05, 1.45, 1.1, 0.88});
+    out.mass_kg = 690.0;
+    out.dragArea_m2 = 0.8;
+    out.rollingResistance = 0.015;
+    out.wheelbase_m = 2.1;
+    out.centreOfMassHeight_m = 0.45;
+    out.frontShare = 0.42;
+    out.tyreGrip = 1.0;
+    out.efficiency = 0.9;
+    out.shiftTime_s = 0.3;
+    out.launch_rpm = 4000.0;
+    out.engineInertia_kgm2 = 0.12;
+    out.drivelineInertia_kgm2 = 1.5;
+    return out;
+}
+
+Course straight(double length_m, double gradient = 0.0) { return {"test", {{length_m, gradient, {}}}, {}, 0.0, 0.0}; }
+
+double timeOf(const RoadVehicle& v, const EngineCurve& e, const Course& c, double air = kAir) {
+    const RoadRun run = driveCourse(v, e, c, air);
+    REQUIRE(run.finished());
+    return run.time_s;
+}
+
+} // namespace
+
+TEST_CASE("constant power without drag: the closed form of time and distance") {
+    const RoadVehicle v = plainVehicle();
+    const double low = v.rpmAt(10.0, 0);
+    const double high = v.rpmAt(60.0, 0);
+    const RoadRun run = driveCourse(v, flatPower(50000.0, low - 5.0, high + 5.0), {"roll", {}, {}, 10.0, 60.0}, 0.0);
+    REQUIRE(run.finished());
+    // v^2 = v0^2 + 2 P t / m; distance m (v1^3 - v0^3) / (3 P)
+    CHECK(run.time_s == Approx(800.0 * (3600.0 - 100.0) / (2.0 * 50000.0)).epsilon(1e-6));
+    CHECK(run.moments.back().distance_m == Approx(800.0 * (216000.0 - 1000.0) / (3.0 * 50000.0)).epsilon(1e-6));
+}
+
+TEST_CASE("constant force against the air: the closed form of a standing start") {
+    RoadVehicle v = plainVehicle();
+    v.dragArea_m2 = 0.9;
+    const double force = 300.0 * 4.0 / 0.3;
+    const double terminal = std::sqrt(2.0 * force / (kAir * 0.9));
+    const double a0 = force / v.mass_kg;
+    const RoadRun run = driveCourse(v, flatTorque(300.0), straight(1000.0), kAir);
+    // x = vt^2 / a0 ln cosh(a0 t / vt), v = vt tanh(a0 t / vt)
+    const double t = std::acosh(std::exp(1000.0 * a0 / (terminal * terminal))) * terminal / a0;
+    CHECK(run.time_s == Approx(t).epsilon(1e-7));
+    CHECK(run.endSpeed_ms == Approx(terminal * std::tanh(a0 * t / terminal)).epsilon(1e-7));
+    CHECK(*run.reached_s(20.0) == Approx(std::atanh(20.0 / terminal) * terminal / a0).epsilon(2e-3));
+    CHECK(run.passed_s(500.0) ==
+          Approx(std::acosh(std::exp(500.0 * a0 / (terminal * terminal))) * terminal / a0).epsilon(1e-6));
+    CHECK_FALSE(run.reached_s(terminal + 1.0));
+}
+
+TEST_CASE("a pure gradient takes its share of gravity, a hill that is too steep is not climbed") {
+    const RoadVehicle v = plainVehicle();
+    const double slope = std::hypot(1.0, 0.1);
+    const double a = 200.0 * 4.0 / 0.3 / 800.0 - 9.80665 * 0.1 / slope;
+    CHECK(timeOf(v, flatTorque(200.0), straight(300.0, 0.1), 0.0) == Approx(std::sqrt(600.0 / a)).epsilon(1e-7));
+    const RoadRun none = driveCourse(v, flatTorque(20.0), straight(300.0, 0.5), 0.0);
+    CHECK_FALSE(none.finished());
+    CHECK(inEnglish({none.whyNot}) == "it does not get up this hill");
+    CHECK_FALSE(driveCourse(v, flatTorque(20.0), {"roll", {}, {}, 10.0, 400.0}, kAir).finished());
+}
+
+TEST_CASE("top speed: where power meets the cubic of the air") {
+    RoadVehicle v = plainVehicle();
+    v.dragArea_m2 = 0.7;
+    const auto top = topSpeed(v, flatPower(60000.0, 100.0, 9000.0), {0.0, kAir});
+    REQUIRE(top);
+    CHECK(top->speed_ms == Approx(std::cbrt(2.0 * 60000.0 / (kAir * 0.7))).epsilon(1e-5));
+    CHECK_FALSE(topSpeed(v, flatTorque(1.0), {0.5, kAir}));
+    const auto bounded = topSpeed(v, flatTorque(400.0, 3000.0), {0.0, kAir}); // the engine ends before
+    CHECK(bounded->speed_ms == Approx(v.speedAt(3000.0, 0)));
+}
+
+TEST_CASE("the books of energy are even") {
+    RoadVehicle v = buggy();
+    v.gears = {2.0};
+    v.launch_rpm = 0.0;
+    const RoadRun run = driveCourse(v, flatTorque(150.0), straight(400.0, 0.03), kAir);
+    const double moved = movedMass_kg(v, 0, run.endSpeed_ms);
+    CHECK(run.work.engine_j - run.work.resistance_j ==
+          Approx(0.5 * moved * run.endSpeed_ms * run.endSpeed_ms).epsilon(1e-6));
+    CHECK(moved == Approx(690.0 + 0.12 * std::pow(8.0 / 0.3, 2) + 1.5 / 0.09));
+}
+
+TEST_CASE("grip bounds the start, and load moves to the axle that drives") {
+    RoadVehicle v = plainVehicle();
+    v.tyreGrip = 0.9;
+    v.wheelbase_m = 2.5;
+    v.centreOfMassHeight_m = 0.5;
+    v.frontShare = 0.6;
+    const EngineCurve strong = flatTorque(5000.0);
+    const auto force = [&](DrivenAxle axle) {
+        v.driven = axle;
+        return tractiveForce_n(v, strong, 0, 1.0, {0.0, kAir});
+    };
+    const double weight = 800.0 * 9.80665;
+    CHECK(force(DrivenAxle::All) == Approx(0.9 * weight));
+    CHECK(force(DrivenAxle::Rear) == Approx(0.9 * weight * 0.4 / (1.0 - 0.9 * 0.2)));
+    CHECK(force(DrivenAxle::Front) == Approx(0.9 * weight * 0.6 / (1.0 + 0.9 * 0.2)));
+    // The load that the force itself moves: F h / L on the rear axle.
+    v.driven = DrivenAxle::Rear;
+    const double f = force(DrivenAxle::Rear);
+    CHECK(f == Approx(0.9 * (weight * 0.4 + f * 0.5 / 2.5)));
+    v.centreOfMassHeight_m = 3.0; // it would stand on its hind wheels
+    CHECK(force(DrivenAxle::Rear) == Approx(0.9 * weight));
+}
+
+TEST_CASE("no other shift speed is quicker than the best") {
+    RoadVehicle v = buggy();
+    v.shiftTime_s = 0.0;
+    v.gears = {2.6, 1.7, 1.2};
+    const Course course = straight(500.0);
+    const EngineCurve engine = hump();
+    const std::vector<double> best = bestShifts_rpm(v, engine, {0.0, kAir});
+    REQUIRE(best.size() == 2);
+    CHECK(best[0] < 7000.0);
+    const double least = timeOf(v, engine, course);
+    for (double first = 5000.0; first <= 7000.0; first += 250.0)
+        for (double second = 5000.0; second <= 7000.0; second += 250.0) {
+            v.shift_rpm = {first, second};
+            CHECK(timeOf(v, engine, course) >= least - 2e-5);
+        }
+    v.shift_rpm = {9000.0, 9000.0}; // not beyond the engine
+    CHECK(driveCourse(v, engine, course, kAir).shift_rpm == std::vector<double>{7000.0, 7000.0});
+}
+
+TEST_CASE("braking before a corner: closed forms against small steps") {
+    const Braking braking{9.0, 0.0006};
+    double v = 15.0;
+    double s = 0.0;
+    double t = 0.0;
+    constexpr double kStep = 1e-5;
+    while (v < 40.0) { // backwards in time, by midpoints
+        const double middle = v + 0.5 * kStep * (braking.a + braking.b * v * v);
+        s += middle * kStep;
+        v += kStep * (braking.a + braking.b * middle * middle);
+        t += kStep;
+    }
+    CHECK(braking.squaredBefore(225.0, s) == Approx(v * v).epsilon(1e-6));
+    CHECK(braking.distanceBefore(225.0, v * v) == Approx(s).epsilon(1e-6));
+    CHECK(braking.seconds(v, 15.0) == Approx(t).epsilon(1e-6));
+    const Braking still{9.0, 0.0}; // without air
+    CHECK(still.squaredBefore(225.0, 10.0) == Approx(225.0 + 180.0));
+    CHECK(still.distanceBefore(225.0, 405.0) == Approx(10.0));
+    CHECK(still.seconds(20.0, 11.0) == Approx(1.0));
+    CHECK(still.seconds(11.0, 20.0) == 0.0);
+}
+
+TEST_CASE("a corner is never passed faster than it allows, and is braked for in time") {
+    const RoadVehicle v = buggy();
+    Course course = straight(200.0);
+    course.pieces.push_back({30.0, 0.0, 12.0});
+    course.pieces.push_back({200.0, 0.0, std::nullopt});
+    const RoadRun run = driveCourse(v, hump(), course, kAir);
+    REQUIRE(run.finished());
+    double before = 0.0;
+    bool braked = false;
+    for (const RoadMoment& one : run.moments) {
+        if (one.distance_m >= 200.0 - 1e-6 && one.distance_m <= 230.0 + 1e-6)
+            CHECK(one.speed_ms <= 12.0 + 1e-6);
+        CHECK(one.time_s >= before);
+        braked = braked || (!one.full && one.distance_m < 200.0 + 1e-6 && one.speed_ms < 12.1);
+        before = one.time_s;
+    }
+    CHECK(braked);
+    CHECK(run.passed_s(230.0) - run.passed_s(200.0) == Approx(30.0 / 12.0).epsilon(1e-3));
+    // From one speed to another as it first got there, not from the first time each was reached.
+    REQUIRE(run.reached_s(14.0));
+    CHECK(*run.between_s(0.0, 14.0) == Approx(*run.reached_s(14.0)));
+    const double top = std::max_element(run.moments.begin(), run.moments.end(), [](const auto& a, const auto& b) {
+                           return a.speed_ms < b.speed_ms;
+                       })->speed_ms;
+    if (const auto again = run.between_s(12.5, top - 0.01))
+        CHECK(*again < 15.0);
+    CHECK_FALSE(run.between_s(5.0, top + 1.0));
+    course.pieces[1].limit_ms = 200.0; // no corner at all
+    CHECK(timeOf(v, hump(), course) == Approx(timeOf(v, hump(), straight(430.0))).epsilon(1e-7));
+}
+
+TEST_CASE("splitting a course changes nothing, and more power everywhere never costs time") {
+    const RoadVehicle v = buggy();
+    const Course hill = *builtInCourse("larkfell-hill");
+    Course split = hill;
+    split.pieces.clear();
+    for (const CoursePiece& piece : hill.pieces)
+        for (const double share : {0.3, 0.45, 0.25})
+            split.pieces.push_back({share * piece.length_m, piece.gradient, piece.limit_ms});
+    CHECK(split.length_m() == Approx(hill.length_m()));
+    CHECK(timeOf(v, hump(), split) == Approx(timeOf(v, hump(), hill)).epsilon(1e-6));
+
+    boost::random::mt19937 generator(4);
+    boost::random::uniform_real_distribution<double> more(0.0, 0.06);
+    for (const char* name : {"larkfell-hill", "standing-quarter-mile", "60-100"}) {
+        const Course course = *builtInCourse(name);
+        const double time = timeOf(v, hump(), course);
+        for (int i = 0; i < 10; ++i) {
+            EngineCurve stronger = hump();
+            for (double& torque : stronger.torque_nm)
+                torque *= 1.0 + more(generator);
+            CHECK(timeOf(v, stronger, course) <= time + 1e-3); // shifts move in steps of 5 rpm
+        }
+    }
+}
+
+TEST_CASE("rough curves are driven to their end as well as smooth ones, and corners on steep hills do not stop time") {
+    boost::random::mt19937 generator(1);
+    boost::random::uniform_real_distribution<double> rough(-0.01, 0.01);
+    const RoadVehicle v = buggy();
+    for (int i = 0; i < 40; ++i) {
+        EngineCurve engine = hump();
+        for (double& torque : engine.torque_nm)
+            torque *= 1.0 + rough(generator);
+        const RoadRun run = driveCourse(v, engine, *builtInCourse("larkfell-hill"), kAir);
+        REQUIRE(run.finished());
+        CHECK(run.moments.size() < 10000); // one that stands still makes millions
+    }
+    Course steep = straight(100.0);
+    steep.pieces.push_back({60.0, 0.45, 9.0});
+    steep.pieces.push_back({60.0, 0.5, 11.0});
+    const RoadRun run = driveCourse(v, hump().times(0.7), steep, kAir);
+    CHECK((run.finished() || !run.whyNot.empty()));
+    CHECK(run.moments.size() < 5000);
+}
+
+TEST_CASE("between two speeds the best gear is at least as quick as any one") {
+    RoadVehicle v = buggy();
+    const Course course = *builtInCourse("60-100");
+    const double best = timeOf(v, hump(), course);
+    CHECK(course.from_ms == Approx(16.6667).epsilon(1e-4));
+    const std::vector<double> all = v.gears;
+    for (const double gear : all) {
+        v.gears = {gear};
+        const RoadRun run = driveCourse(v, hump(), course, kAir);
+        if (run.finished())
+            CHECK(run.time_s >= best - 1e-6);
+    }
+}
+
+TEST_CASE("the trade's rules of thumb for a quarter mile bracket the model") {
+    // From memory: seconds = 5.825 (pounds / horsepower)^(1/3), miles an hour = 234 (horsepower / pounds)^(1/3).
+    // They know nothing of grip: all wheels drive.
+    RoadVehicle v = buggy();
+    v.driven = DrivenAxle::All;
+    for (const double mass_kg : {700.0, 1100.0, 1600.0})
+        for (const double factor : {1.5, 2.5, 3.5}) {
+            v.mass_kg = mass_kg;
+            const EngineCurve engine = hump().times(factor);
+            double power_w = 0.0;
+            for (size_t i = 0; i < engine.rpm.size(); ++i)
+                power_w = std::max(power_w, engine.torque_nm[i] * engine.rpm[i] * 2.0 * M_PI / 60.0);
+            if (power_w / mass_kg > 250.0)
+                continue; // grip, which they do not know, bounds even four wheels
+            const double ratio = mass_kg / 0.45359237 / (power_w / 745.7);
+            const RoadRun run = driveCourse(v, engine, *builtInCourse("standing-quarter-mile"), kAir);
+            INFO(mass_kg << " kg, " << power_w / 1000.0 << " kW: " << run.time_s << " s");
+            CHECK(run.time_s == Approx(5.825 * std::cbrt(ratio)).epsilon(0.13));
+            CHECK(run.endSpeed_ms * 3.6 / 1.609344 == Approx(234.0 / std::cbrt(ratio)).epsilon(0.13));
+        }
+}
+
+TEST_CASE("the time at full throttle is spread over the speeds where it was spent") {
+    const RoadRun run = driveCourse(buggy(), hump(), *builtInCourse("larkfell-hill"), kAir);
+    const std::vector<SpeedShare> use = timeAtSpeeds(run);
+    double sum = 0.0;
+    for (const SpeedShare& one : use) {
+        CHECK(one.rpm >= 1950.0);
+        CHECK(one.rpm <= 7050.0);
+        sum += one.share;
+    }
+    CHECK(sum == Approx(1.0));
+}
+
+TEST_CASE("a vehicle is taken with what is usual, and what is missing is named") {
+    TestDay day = test::smallDay("A3 B3 A3", 3.0);
+    DrawCache cache;
+    const DayAnalysis analysis = analyse(day, {}, cache);
+    const DayRoad none = dayRoad(day, analysis, *builtInCourse("standing-400m"));
+    CHECK(inEnglish({none.whyNot}).find("drag_area_m2") != std::string::npos);
+    Vehicle& v = day.article.vehicle;
+    v.mass_kg = 500.0;
+    v.tyreRadius_m = 0.3;
+    v.finalDrive = 4.0;
+    v.gears = {3.0, 2.0, 1.4, 1.0};
+    v.dragArea_m2 = 0.8;
+    const DayRoad road = dayRoad(day, analysis, *builtInCourse("standing-400m"));
+    REQUIRE(road.whyNot.empty());
+    CHECK(road.taken.size() == 6); // driver, rolling, grip, shift, efficiency, launch
+    REQUIRE(road.builds.size() == 2);
+    CHECK(road.airDensity_kg_m3 == Approx(99000.0 / (287.05 * 298.15)));
+    REQUIRE(road.differences.size() == 1);
+    const RoadDifference& d = road.differences.front();
+    CHECK(d.delta_s < 0.0); // 3 % more power is quicker
+    CHECK(d.delta_s == Approx(road.builds[1].run.time_s - road.builds[0].run.time_s).epsilon(0.02));
+    CHECK(d.low_s < d.delta_s);
+    CHECK(d.delta_s < d.high_s);
+    CHECK(d.proven());
+    CHECK(inEnglish(roadSummary(road, d)).find("Over the standing 400 m, B is") == 0);
+    REQUIRE(d.byPiece_s.size() == 1);
+    CHECK(d.byPiece_s[0] == Approx(road.builds[1].run.time_s - road.builds[0].run.time_s).epsilon(1e-6));
+    CHECK_FALSE(road.builds[0].times.empty());
+
+    // Thin air of the course: less torque, later there.
+    Course high = *builtInCourse("standing-400m");
+    high.air = Atmosphere{25.0, 80000.0, {HumidityKind::RelativeHumidity_pct, 0.0}};
+    const DayRoad thin = dayRoad(day, analysis, high);
+    CHECK(thin.torqueFactor < 0.85);
+    CHECK(thin.builds[0].run.time_s > road.builds[0].run.time_s);
+
+    // The interval is that of the mean, as far as the time answers to power.
+    const DayRoad hill = dayRoad(day, analysis, *builtInCourse("larkfell-hill"));
+    const BandResult& mean = analysis.comparisons.front().bands.front();
+    const double relative = (mean.high_w - mean.low_w) / mean.delta_w;
+    CHECK((hill.differences[0].low_s - hill.differences[0].high_s) / hill.differences[0].delta_s ==
+          Approx(relative).epsilon(0.5));
+}

@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/course_file.h"
+
+#include "core/errors/data_error.h"
+#include "support.h"
+
+#include <catch2/catch.hpp>
+#include <fstream>
+
+using namespace hillrun;
+
+namespace {
+
+Course read(const std::string& text) { return courseFromCsv(text, "hill.csv", "hill"); }
+
+Problem problemOf(const std::string& text) {
+    try {
+        read(text);
+    } catch (const DataError& error) {
+        return error.problem();
+    }
+    FAIL("it was read");
+    return Problem::Count;
+}
+
+} // namespace
+
+TEST_CASE("a course is read with its pieces, corners and air") {
+    const Course course = read("# made up\n#air 12.5 C 96 kPa 70 %\nlength [m],gradient [%],speed_limit [km/h]\n"
+                               "120,4,\n# the first corner\n30,-6.5,54\r\n200,0,\n");
+    REQUIRE(course.pieces.size() == 3);
+    CHECK(course.name == "hill");
+    CHECK(course.pieces[0] == CoursePiece{120.0, 0.04, std::nullopt});
+    CHECK(course.pieces[1].gradient == Approx(-0.065));
+    CHECK(course.pieces[1].limit_ms.value() == Approx(15.0));
+    CHECK(course.length_m() == 350.0);
+    REQUIRE(course.air);
+    CHECK(course.air->temperature_c == 12.5);
+    CHECK(course.air->pressure_pa == 96000.0);
+    CHECK(course.air->humidity == Humidity{HumidityKind::RelativeHumidity_pct, 70.0});
+    CHECK_FALSE(course.isRolling());
+
+    // Without corners, with other separators.
+    CHECK(read("length [m];gradient [%]\n100;1,5\n50;0\n").pieces[0].gradient == Approx(0.015));
+}
+
+TEST_CASE("a course that cannot be meant is refused") {
+    const std::string head = "length [m],gradient [%],speed_limit [km/h]\n";
+    CHECK(problemOf(head + "-5,0,\n5,0,\n") == Problem::BadValue);
+    CHECK(problemOf(head + "0,0,\n5,0,\n") == Problem::BadValue);
+    CHECK(problemOf(head + "5,61,\n5,0,\n") == Problem::BadValue);
+    CHECK(problemOf(head + "5,0,0.5\n5,0,\n") == Problem::BadValue);
+    CHECK(problemOf(head + "250000,0,\n5,0,\n") == Problem::BadValue);
+    CHECK(problemOf("length [ft],gradient [%]\n5,0\n5,1\n") == Problem::BadValue);
+    CHECK(problemOf("length [m],slope [%]\n5,0\n5,1\n") == Problem::MissingKey);
+    CHECK(problemOf("#air 20 F 101 kPa 50 %\n" + head + "5,0,\n") == Problem::BadValue);
+    CHECK(problemOf("#air 20 C 101 kPa 150 %\n" + head + "5,0,\n") == Problem::BadValue);
+    CHECK(read(head + "5,60,1\n5,-60,\n").pieces.size() == 2);
+}
+
+TEST_CASE("built-in courses go by their names, others are files") {
+    for (const std::string& name : builtInCourses())
+        CHECK(courseNamed(name).name == name);
+    CHECK(courseNamed("standing-quarter-mile").length_m() == Approx(402.336));
+    CHECK(courseNamed("larkfell-hill").length_m() == Approx(1400.0));
+    test::TemporaryFolder folder;
+    std::ofstream(folder.path() / "moor.csv") << "length [m],gradient [%]\n100,2\n50,3\n";
+    CHECK(courseNamed((folder.path() / "moor.csv").string()).name == "moor");
+    CHECK_THROWS_AS(courseNamed("no-such-course"), DataError);
+}

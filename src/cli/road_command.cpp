@@ -40,6 +40,8 @@ void tell(const DayRoad& road) {
             fmt::print("{}: {}\n", build.id, said(build.run.whyNot));
     for (const RoadDifference& difference : road.differences)
         fmt::print("{}\n", said(roadSummary(road, difference)));
+    if (!road.whyNoDifference.empty())
+        fmt::print("{}\n", said(road.whyNoDifference));
     if (!road.taken.empty())
         fmt::print("  {}\n", said(road.taken));
     fmt::print("  {}\n", said("road.model"));

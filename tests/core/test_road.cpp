@@ -357,6 +357,19 @@ TEST_CASE("a vehicle is taken with what is usual, and what is missing is named")
     CHECK(d.byPiece_s[0] == Approx(road.builds[1].run.time_s - road.builds[0].run.time_s).epsilon(1e-6));
     CHECK_FALSE(road.builds[0].times.empty());
 
+    // Gears that cannot be meant; a course on which only grip counts.
+    TestDay odd = day;
+    for (const std::vector<double>& gears : {std::vector<double>{0.0, 2.0, 1.0}, {1.0, 2.0}, {-3.0, -4.0}}) {
+        odd.article.vehicle.gears = gears;
+        CHECK(inEnglish({dayRoad(odd, analysis, *builtInCourse("standing-400m")).whyNot}).find("gears") !=
+              std::string::npos);
+    }
+    odd.article.vehicle = v;
+    odd.article.vehicle.tyreGrip = 0.05;
+    const DayRoad ice = dayRoad(odd, analysis, *builtInCourse("standing-400m"));
+    CHECK(ice.differences.empty());
+    CHECK(inEnglish({ice.whyNoDifference}).find("grip") != std::string::npos);
+
     // Thin air of the course: less torque, later there.
     Course high = *builtInCourse("standing-400m");
     high.air = Atmosphere{25.0, 80000.0, {HumidityKind::RelativeHumidity_pct, 0.0}};

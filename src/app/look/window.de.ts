@@ -6432,7 +6432,7 @@
     </message>
     <message>
         <source>drag area</source>
-        <translation>Luftwiderstandsfläche</translation>
+        <translation>cw·A</translation>
     </message>
     <message>
         <source>rolling</source>

@@ -6432,7 +6432,7 @@
     </message>
     <message>
         <source>drag area</source>
-        <translation>surface de traînée</translation>
+        <translation>S·Cx</translation>
     </message>
     <message>
         <source>rolling</source>

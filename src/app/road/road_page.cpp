@@ -59,7 +59,7 @@ QWidget* RoadPage::makeLeft() {
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFixedWidth(px(290));
+    scroll->setFixedWidth(px(300));
     auto* left = new QWidget(scroll);
     auto* column = new QVBoxLayout(left);
     column->setContentsMargins(0, 0, 0, 0);
@@ -203,6 +203,8 @@ void RoadPage::refreshAnswer() {
         m_head->answer->setText(unbroken(qs(roadSummary(m_road, *difference))));
     else if (!m_road.builds.empty() && !m_road.builds.front().run.finished())
         m_head->answer->setText(qs(m_road.builds.front().run.whyNot));
+    else if (!m_road.whyNoDifference.empty())
+        m_head->answer->setText(qs(m_road.whyNoDifference));
     else
         m_head->answer->setText(tr("One build is driven; two are compared."));
 }

@@ -9,6 +9,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 
 namespace hillrun {
 namespace {
@@ -140,9 +141,10 @@ std::vector<size_t> piecesThatCount(const RoadDifference& difference) {
 VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place) {
     const Vehicle& known = day.article.vehicle;
     VehicleTaken out;
+    std::vector<std::string> missing;
     const auto need = [&](const std::optional<double>& value, const char* key) {
         if (!value || !(*value > 0.0))
-            out.missing.emplace_back(key);
+            missing.emplace_back(key);
         return value.value_or(0.0);
     };
     RoadVehicle& v = out.vehicle;
@@ -152,7 +154,11 @@ VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place) {
     v.dragArea_m2 = need(known.dragArea_m2, "drag_area_m2");
     v.gears = known.gears;
     if (v.gears.empty())
-        out.missing.emplace_back("gears");
+        missing.emplace_back("gears");
+    if (!missing.empty())
+        out.whyNot = {"road.missing", {namesOf(missing)}};
+    else if (!std::is_sorted(v.gears.begin(), v.gears.end(), std::greater<>()) || !(v.gears.back() > 0.0))
+        out.whyNot = {"road.gears"};
     v.mass_kg += takenOr(known.driverMass_kg, kDriver_kg, "road.taken_driver", out);
     v.rollingResistance = takenOr(known.rollingResistance, kRolling, "road.taken_rolling", out);
     v.tyreGrip = takenOr(known.tyreGrip, kGrip, "road.taken_grip", out);
@@ -205,8 +211,8 @@ DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& c
     DayRoad out;
     out.course = course;
     VehicleTaken taken = takeVehicle(day, analysis.place);
-    if (!taken.missing.empty()) {
-        out.whyNot = {"road.missing", {namesOf(taken.missing)}};
+    if (!taken.whyNot.empty()) {
+        out.whyNot = std::move(taken.whyNot);
         return out;
     }
     if (!analysis.model || !(analysis.common_rpm.high > analysis.common_rpm.low)) {
@@ -239,6 +245,8 @@ DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& c
             for (const Comparison& c : *comparisons)
                 if (const auto difference = differenceOf(analysis, c, *times, out))
                     into->push_back(*difference);
+    if (out.differences.empty() && out.builds.size() > 1)
+        out.whyNoDifference = {"road.no_answer"};
     return out;
 }
 

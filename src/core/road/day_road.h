@@ -10,11 +10,11 @@
 
 namespace hillrun {
 
-/// The day's vehicle as it is driven, what was taken for what is not noted, and what is missing.
+/// The day's vehicle as it is driven, what was taken for what is not noted.
 struct VehicleTaken {
     RoadVehicle vehicle;
     std::vector<Statement> taken;
-    std::vector<std::string> missing; ///< keys of the vehicle; any of them: it cannot be driven
+    Statement whyNot; ///< it cannot be driven
 };
 /// `place`: where the day's powers are given; from the wheels nothing is lost on the way.
 VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place);
@@ -58,6 +58,7 @@ struct DayRoad {
     std::vector<RoadDifference> differences; ///< the day's comparisons
     std::vector<RoadDifference> others;      ///< every other pair, and each the other way round
     Statement whyNot;                        ///< nothing could be driven
+    Statement whyNoDifference;               ///< builds arrived, and their times cannot be compared
     [[nodiscard]] const RoadBuild* build(const std::string& id) const; ///< one that arrived
     [[nodiscard]] const RoadDifference* find(const std::string& from, const std::string& to) const;
 };

@@ -20,7 +20,7 @@ using State = std::array<double, 5>;
 using Motion = std::function<void(const State&, State&, double)>;
 
 constexpr double kTolerance = 1e-9;
-constexpr double kLongestRun_s = 3600.0;
+constexpr double kLongestRun_s = 86400.0;
 constexpr double kStalled_ms = 0.05;
 constexpr int kMostIdle = 50;
 /// After shifting up a gear is not left downwards again before its engine speed lies so far below that of the shift.

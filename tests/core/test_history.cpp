@@ -409,7 +409,7 @@ TEST_CASE("builds of other days stand beside today's with their curves, and with
     CHECK(inEnglish({over.whyNot[0]}) == "A of 2020-01-01 is not in the logbook.");
     CHECK(inEnglish({over.whyNot[1]}).find("another dyno") != std::string::npos);
     CHECK(over.ladder.steps.size() == 2);
-    CHECK(over.days == std::vector<std::string>{"2025-05-01 d1", "2026-05-02 d2"});
+    CHECK(over.days == std::vector<std::string>{"2025-05-01", "2026-05-02"});
 
     // Before a pull is made: half of what the interval turned out to be, and less when B itself runs again.
     DayRecord planned = today;

@@ -288,7 +288,10 @@ std::vector<double> likelyRefits(const CellModel& cell, int count) {
     return out;
 }
 
-NodeEstimates nodeEstimates(const Net& net, const CellModel& cell, const VectorXd& builds) {
+namespace {
+
+/// `withVisits`: the visits' weights are wanted too.
+NodeEstimates estimatesOf(const Net& net, const CellModel& cell, const VectorXd& builds, bool withVisits) {
     const std::vector<DayEquations> days = equationsOf(net);
     const MatrixXd levels = levelsOf(net);
     const auto count = static_cast<Index>(cell.nodes.size());
@@ -299,11 +302,17 @@ NodeEstimates nodeEstimates(const Net& net, const CellModel& cell, const VectorX
         const VectorXd sum = solved.gram.solve(builds);
         out.centre(n) = builds.dot(solved.builds.col(0));
         out.scale(n) = std::sqrt(cell.variance(n) * builds.dot(sum));
-        if (cell.weight(n) > kLeastWeight)
+        if (withVisits && cell.weight(n) > kLeastWeight)
             for (const DayEquations& day : days)
                 day.addWeights(node, sum, cell.weight(n), out.visits);
     }
     return out;
+}
+
+} // namespace
+
+NodeEstimates nodeEstimates(const Net& net, const CellModel& cell, const VectorXd& builds) {
+    return estimatesOf(net, cell, builds, true);
 }
 
 double varianceOfSum(const Net& net, const VarianceNode& node, const VectorXd& visits) {
@@ -319,7 +328,7 @@ double varianceOfSum(const Net& net, const VarianceNode& node, const VectorXd& v
 
 AcrossDays acrossDays(const Net& net, const CellModel& cell, const VectorXd& builds, double probability) {
     const auto count = static_cast<Index>(cell.nodes.size());
-    const NodeEstimates at = nodeEstimates(net, cell, builds);
+    const NodeEstimates at = estimatesOf(net, cell, builds, false);
     const VectorXd& centre = at.centre;
     const VectorXd& scale = at.scale;
     const StudentsT t(cell.freedom);

@@ -136,7 +136,7 @@ PlannedAcross plannedAgainst(const BuildOfDay& earlier, const TestDay& day, cons
     return out;
 }
 
-std::string nameOf(const DayRecord& day) { return day.date.empty() ? day.name : day.date + " " + day.name; }
+std::string nameOf(const DayRecord& day) { return day.date.empty() ? day.name : day.date; }
 
 void addPairs(const DaysTogether& together, const TestDay& day, const DayRecord& today, const OverDaysWanted& wanted,
               OverDays& out) {

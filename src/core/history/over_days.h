@@ -38,7 +38,7 @@ struct OverDays {
     std::vector<CurveOfDay> curves; ///< of the earlier builds
     std::vector<PlannedAcross> planned;
     AcrossLadder ladder;            ///< of today's article
-    std::vector<std::string> days;  ///< that stand behind it, in order: "2026-05-16 Pipes"
+    std::vector<std::string> days;  ///< that stand behind it, in order: "2026-05-16"
     std::vector<Statement> whyNot;  ///< what could not be compared
     std::vector<Statement> remarks; ///< on all of it
     [[nodiscard]] const EarlierPair* find(const BuildOfDay& earlier, const std::string& build) const;

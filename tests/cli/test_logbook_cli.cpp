@@ -6,6 +6,7 @@
 #include "cli_support.h"
 
 #include <catch2/catch.hpp>
+#include <cmath>
 #include <fstream>
 
 using namespace hillrun;
@@ -133,6 +134,23 @@ TEST_CASE("builds of different days are compared, and the cell tells what it has
         return of["comparisons"][0]["high_pct"].get<double>() - of["comparisons"][0]["low_pct"].get<double>();
     };
     CHECK(width(more) < width(answer));
+    // Along rpm: its mean is the difference.
+    const Json& curve = one["curve"];
+    REQUIRE(curve["rpm"].size() == curve["delta_pct"].size());
+    double sum = 0.0;
+    for (size_t i = 0; i < curve["rpm"].size(); ++i) {
+        sum += std::log1p(curve["delta_pct"][i].get<double>() / 100.0);
+        CHECK(curve["simultaneous95"]["low_pct"][i].get<double>() < curve["pointwise95"]["low_pct"][i].get<double>());
+    }
+    CHECK(sum / static_cast<double>(curve["rpm"].size()) ==
+          Approx(std::log1p(one["delta_pct"].get<double>() / 100.0)).margin(1e-9));
+    // A ladder: of one day over all days of its article.
+    const Json ladder = days.book("ladder " + ids[0] + " --json").json();
+    REQUIRE(ladder["steps"].size() == 1);
+    CHECK(ladder["builds"].size() == 2);
+    CHECK(ladder["steps"][0]["delta_pct"] == ladder["from_first"][0]["delta_pct"]);
+    CHECK(days.book("ladder " + ids[0] + " " + ids[1]).out.find("1 step") != std::string::npos);
+    CHECK(days.book("ladder nobody").status == 1);
 
     const Json cell = days.book("cell 'Cell 1' --json").json();
     CHECK(cell["days"] == 5);

@@ -276,7 +276,8 @@ TEST_CASE("rough curves are driven to their end as well as smooth ones, and corn
     steep.pieces.push_back({60.0, 0.45, 9.0});
     steep.pieces.push_back({60.0, 0.5, 11.0});
     const RoadRun run = driveCourse(v, hump().times(0.7), steep, kAir);
-    CHECK((run.finished() || !run.whyNot.empty()));
+    INFO(inEnglish({run.whyNot}));
+    CHECK(run.finished()); // first gear pulls 3.5 kN at the hump, the steepest piece asks for 3.0 kN
     CHECK(run.moments.size() < 5000);
 }
 

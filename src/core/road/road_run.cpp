@@ -280,10 +280,6 @@ double hermite(double from, double to, double fromSlope, double toSlope, double 
            (-2.0 * t3 + 3.0 * t2) * to + (t3 - t2) * span * toSlope;
 }
 
-} // namespace
-
-namespace {
-
 /// When a speed is passed between two moments, on a straight line.
 double crossing_s(const RoadMoment& a, const RoadMoment& b, double speed_ms) {
     return a.time_s + (b.time_s - a.time_s) * (speed_ms - a.speed_ms) / (b.speed_ms - a.speed_ms);

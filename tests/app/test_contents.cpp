@@ -12,7 +12,7 @@ using namespace hillrun;
 using namespace Qt::StringLiterals;
 
 namespace {
-struct Demo {
+struct ContentDemo {
     TestDay day = readDay(test::demoDay());
     DrawCache cache;
     DayAnalysis analysis = analyse(day, {}, cache);
@@ -22,7 +22,7 @@ struct Demo {
 } // namespace
 
 TEST_CASE("the curves board shows both builds with their letters, in the reader's units") {
-    Demo demo;
+    ContentDemo demo;
     const BoardContent power = curvesContent(demo.day, demo.analysis, demo.view, demo.theme);
     REQUIRE(power.series.size() == 2);
     CHECK(power.series[0].label == u"A"_s);
@@ -40,7 +40,7 @@ TEST_CASE("the curves board shows both builds with their letters, in the reader'
 }
 
 TEST_CASE("the difference board carries its band and the same axis") {
-    Demo demo;
+    ContentDemo demo;
     const BoardContent c = differenceContent(demo.analysis, demo.view, demo.theme);
     CHECK(c.bands.size() == 1);
     CHECK(c.symmetric);
@@ -51,7 +51,7 @@ TEST_CASE("the difference board carries its band and the same axis") {
 }
 
 TEST_CASE("words of the compare page") {
-    Demo demo;
+    ContentDemo demo;
     const Comparison& c = *demo.analysis.find("A", "B");
     const auto rows = bandRows(c, demo.view);
     REQUIRE(rows.size() == 4);
@@ -65,7 +65,7 @@ TEST_CASE("words of the compare page") {
 }
 
 TEST_CASE("taking the broken pull back flags it") {
-    Demo demo;
+    ContentDemo demo;
     demo.day.pulls[2].use = true;
     const DayAnalysis again = analyse(demo.day, {}, demo.cache);
     REQUIRE(again.pulls[2].flags.size() == 1);
@@ -81,7 +81,7 @@ TEST_CASE("taking the broken pull back flags it") {
 }
 
 TEST_CASE("the check boards show the pull among its companions, trims shaded") {
-    Demo demo;
+    ContentDemo demo;
     const CheckView view{"p06", Quantity::Power, {}};
     const BoardContent overlay = overlayContent(demo.day, demo.analysis, view, demo.theme);
     CHECK(overlay.series.size() == 4);
@@ -95,7 +95,7 @@ TEST_CASE("the check boards show the pull among its companions, trims shaded") {
 }
 
 TEST_CASE("the strip keeps time order, room for each flag and the minutes of a change") {
-    Demo demo;
+    ContentDemo demo;
     const StripLayout layout = layoutStrip(demo.day, &demo.analysis, 1280.0, 46.0);
     REQUIRE(layout.flags.size() == 11);
     REQUIRE(layout.gaps.size() == 2);

@@ -14,7 +14,7 @@ using namespace Qt::StringLiterals;
 
 namespace {
 
-struct Demo {
+struct LiveDemo {
     TestDay day = readDay(test::demoDay());
     DayAnalysis analysis = [this] {
         DrawCache cache;
@@ -28,7 +28,7 @@ struct Demo {
 } // namespace
 
 TEST_CASE("the live board shows the running pull over the ghost of the last good one") {
-    Demo demo;
+    LiveDemo demo;
     demo.live.recorder = RecorderState::Running;
     demo.live.traceSpeed_rpm = {2500.0, 3000.0, 3500.0};
     demo.live.traceTorque_nm = {80.0, 85.0, 90.0};
@@ -44,7 +44,7 @@ TEST_CASE("the live board shows the running pull over the ghost of the last good
 }
 
 TEST_CASE("after the pull the board shows it, uncorrected, beside the one before") {
-    Demo demo;
+    LiveDemo demo;
     const BoardContent content = demo.content({"A", "p11", Quantity::Torque, {}});
     REQUIRE(content.series.size() == 2);
     CHECK(content.series[0].label == u"p10"_s);
@@ -54,7 +54,7 @@ TEST_CASE("after the pull the board shows it, uncorrected, beside the one before
 }
 
 TEST_CASE("a build without pulls has no ghost, a day without anything an empty board") {
-    Demo demo;
+    LiveDemo demo;
     demo.day.builds.push_back({.id = "C"});
     CHECK(demo.content({"C", "", Quantity::Power, {}}).series.empty());
     const BoardContent empty = liveContent({}, nullptr, {}, {}, demo.theme);
@@ -63,7 +63,7 @@ TEST_CASE("a build without pulls has no ghost, a day without anything an empty b
 }
 
 TEST_CASE("without a plan the range follows what is shown") {
-    Demo demo;
+    LiveDemo demo;
     demo.day.plan = {};
     demo.live.recorder = RecorderState::Running;
     demo.live.traceSpeed_rpm = {2500.0, 3000.0};

@@ -10,12 +10,14 @@
 #include "formats/pull_journal.h"
 #include "formats/register_map.h"
 #include "simcell_process.h"
+#include "wait_for.h"
 
 #include <QTcpSocket>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
 using test::Simcell;
+using test::waitFor;
 
 namespace {
 
@@ -23,10 +25,6 @@ LinkAddress address(const QString& text) {
     const auto out = linkAddressFrom(text);
     REQUIRE(out);
     return *out;
-}
-
-bool waitFor(const std::function<bool()>& condition, int limit_ms = 8000) {
-    return QTest::qWaitFor(condition, limit_ms);
 }
 
 /// A cell or station that says exactly what the test wants.

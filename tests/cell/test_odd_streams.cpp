@@ -7,19 +7,17 @@
 #include "cell/cell_service.h"
 #include "formats/pull_journal.h"
 #include "simcell_process.h"
+#include "wait_for.h"
 
 #include <algorithm>
 #include <QTcpSocket>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
+using test::waitFor;
 namespace fs = std::filesystem;
 
 namespace {
-
-bool waitFor(const std::function<bool()>& condition, int limit_ms = 8000) {
-    return QTest::qWaitFor(condition, limit_ms);
-}
 
 const QByteArray kHeader = "time [s],engine_speed [rpm],torque [N.m],throttle [%]\n";
 

@@ -19,6 +19,9 @@ struct Run {
     [[nodiscard]] Json json() const { return Json::parse(out); }
 };
 
+/// A path as one word of a shell.
+inline std::string quoted(const std::filesystem::path& path) { return "'" + path.string() + "'"; }
+
 inline Run run(const std::string& arguments, const char* program = "hillrun-cli", const std::string& prefix = {}) {
     const char* folder = std::getenv("HILLRUN_BIN");
     REQUIRE(folder);

@@ -14,12 +14,12 @@
 #include <unistd.h>
 
 using namespace hillrun;
+using test::quoted;
 using test::run;
 namespace fs = std::filesystem;
 
 namespace {
 
-std::string quoted(const fs::path& path) { return "'" + path.string() + "'"; }
 const fs::path pullFile() { return test::demoDay() / "pulls" / "p01.csv"; }
 
 pid_t startImport(const fs::path& file, const fs::path& day) {

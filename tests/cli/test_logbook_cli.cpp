@@ -10,6 +10,7 @@
 #include <fstream>
 
 using namespace hillrun;
+using test::quoted;
 using test::run;
 namespace fs = std::filesystem;
 
@@ -45,8 +46,6 @@ public:
 private:
     test::TemporaryFolder m_folder;
 };
-
-std::string quoted(const fs::path& path) { return "'" + path.string() + "'"; }
 
 } // namespace
 

@@ -78,7 +78,7 @@ std::function<double(double)> wheelsOf(const sim::CellSpec& spec) {
     };
 }
 
-Curve curveOf(const sim::CellSpec& spec, unsigned seed = 11, const std::optional<LossCurve>& loss = std::nullopt) {
+Curve curveByDyno(const sim::CellSpec& spec, unsigned seed = 11, const std::optional<LossCurve>& loss = std::nullopt) {
     const TestDay day = sim::simulateDay(spec, seed);
     return reduce(day.pulls[0], dynoOf(day), {}, loss);
 }
@@ -100,7 +100,7 @@ TEST_CASE("brakes of every kind give the engine back, sweeping up and down") {
                 spec.day.cell.kind = kind;
                 spec.day.cell.sweep = sweep;
                 INFO(cellKindName(kind) << " " << sweepName(sweep) << " seed " << seed);
-                const Curve curve = curveOf(spec, seed);
+                const Curve curve = curveByDyno(spec, seed);
                 checkRecovered(curve, engineOf(spec));
                 CHECK(curve.sweep().window_rpm.low < 2600.0); // trims within 100 rpm of the truth
                 CHECK(curve.sweep().window_rpm.high > 6900.0);
@@ -114,7 +114,7 @@ TEST_CASE("held steps give the engine back, and say what was between them") {
     for (unsigned seed = 1; seed <= 5; ++seed) {
         sim::CellSpec spec = cell(0.6);
         spec.day.cell.sweep = SweepDirection::Steps;
-        const Curve curve = curveOf(spec, seed);
+        const Curve curve = curveByDyno(spec, seed);
         REQUIRE(curve.steps().size() == 10);
         for (size_t i = 0; i < curve.steps().size(); ++i) {
             CHECK(curve.steps()[i].rpm == Approx(2500.0 + 500.0 * static_cast<double>(i)).margin(5.0));
@@ -151,7 +151,7 @@ TEST_CASE("the inertia of an accelerating engine is given back when it is known"
             sim::CellSpec spec = cell(0.6);
             spec.day.cell.sweep = sweep;
             spec.day.article.engine.inertia_kgm2 = inertia;
-            checkRecovered(curveOf(spec), engineOf(spec));
+            checkRecovered(curveByDyno(spec), engineOf(spec));
             TestDay day = sim::simulateDay(spec, 11);
             Dyno unknowing = dynoOf(day);
             unknowing.engineInertia_kgm2.reset();
@@ -166,7 +166,7 @@ TEST_CASE("inertia rollers give back what arrives at the wheels") {
     for (unsigned seed = 1; seed <= 5; ++seed) {
         INFO("seed " << seed);
         sim::CellSpec spec = rollers(0.6);
-        const Curve plain = curveOf(spec, seed);
+        const Curve plain = curveByDyno(spec, seed);
         checkRecovered(plain, engineOf(spec));
         CHECK(plain.source().ratio.value() == Approx(kRatio).epsilon(0.001));
         CHECK(plain.source().differentiation_s >= 0.1);
@@ -176,9 +176,9 @@ TEST_CASE("inertia rollers give back what arrives at the wheels") {
         CHECK(inEnglish(placePhrase(plain.place)) == "at the wheel");
 
         spec.losses = {6.0, 0.05, 0.0004};
-        checkRecovered(curveOf(spec, seed), wheelsOf(spec));
+        checkRecovered(curveByDyno(spec, seed), wheelsOf(spec));
         spec.protocol.retarder_nm = 60.0;
-        checkRecovered(curveOf(spec, seed), wheelsOf(spec));
+        checkRecovered(curveByDyno(spec, seed), wheelsOf(spec));
     }
 }
 
@@ -187,7 +187,7 @@ TEST_CASE("rollers with engine and driveline inertia give back the steady power"
     spec.day.article.engine.inertia_kgm2 = 0.12;
     spec.day.article.vehicle.drivelineInertia_kgm2 = 1.6;
     spec.losses = {6.0, 0.05, 0.0004};
-    checkRecovered(curveOf(spec), wheelsOf(spec));
+    checkRecovered(curveByDyno(spec), wheelsOf(spec));
 }
 
 TEST_CASE("a coast-down gives the loss curve, and the crank is an estimate that says so") {

@@ -24,7 +24,7 @@ std::string shown(const CsvTable& table) {
     return out;
 }
 
-std::string problem(const std::string& text) {
+std::string csvProblem(const std::string& text) {
     return test::messageOf([&] { (void)parseCsv(text, "x.csv"); });
 }
 
@@ -66,22 +66,22 @@ TEST_CASE("blank cells are unknown values") {
 
 TEST_CASE("what is wrong is said with file, line, column and remedy") {
     const std::string head = "time [s],engine_speed [rpm],torque [N.m]\n";
-    CHECK(problem("") == "x.csv: the file is empty. Export it from the logger again, or set the pull aside.");
-    CHECK(problem("  \n\n") == problem(""));
-    CHECK(problem(head + "0,2500,80\n1,25x0,81\n2,2600,82\n") ==
+    CHECK(csvProblem("") == "x.csv: the file is empty. Export it from the logger again, or set the pull aside.");
+    CHECK(csvProblem("  \n\n") == csvProblem(""));
+    CHECK(csvProblem(head + "0,2500,80\n1,25x0,81\n2,2600,82\n") ==
           "x.csv, line 3, column engine_speed: \"25x0\" is not a number. Correct the cell, or leave it blank when the "
           "value is not known.");
-    CHECK(problem(head + "0,2500,eighty\n1,2550,many\n").find("line 2, column torque: \"eighty\" is not a number") !=
+    CHECK(csvProblem(head + "0,2500,eighty\n1,2550,many\n").find("line 2, column torque: \"eighty\" is not a number") !=
           std::string::npos);
-    CHECK(problem(head + "0,2500,80\n1,2550,81\n" + head + "2,2600,82\n").find("line 4: a second header line") !=
+    CHECK(csvProblem(head + "0,2500,80\n1,2550,81\n" + head + "2,2600,82\n").find("line 4: a second header line") !=
           std::string::npos);
-    CHECK(problem(head + "0,2500,80\n1,2550,81\n2,26")
+    CHECK(csvProblem(head + "0,2500,80\n1,2550,81\n2,26")
               .find("line 4: the file breaks off in the middle of a row: 2 of 3 columns") != std::string::npos);
-    CHECK(problem(head + "0,2500,80\n1,2550\n2,2600,82\n")
+    CHECK(csvProblem(head + "0,2500,80\n1,2550\n2,2600,82\n")
               .find("line 3: the row has 2 cells, the header names 3 columns") != std::string::npos);
-    CHECK(problem(head + "0,2500,80\n1,2550,81,7,8\n2,2600,82\n").find("line 3: the row has 5 cells") !=
+    CHECK(csvProblem(head + "0,2500,80\n1,2550,81,7,8\n2,2600,82\n").find("line 3: the row has 5 cells") !=
           std::string::npos);
-    CHECK(problem("just some words\nand more\n").find("no rows of numbers") != std::string::npos);
-    CHECK(problem("0,2500,80\n1,2550,81\n").find("no header line") != std::string::npos);
-    CHECK(problem(head + "0,2500,80\n1,1e999,81\n").find("is not a number") != std::string::npos);
+    CHECK(csvProblem("just some words\nand more\n").find("no rows of numbers") != std::string::npos);
+    CHECK(csvProblem("0,2500,80\n1,2550,81\n").find("no header line") != std::string::npos);
+    CHECK(csvProblem(head + "0,2500,80\n1,1e999,81\n").find("is not a number") != std::string::npos);
 }

@@ -30,7 +30,7 @@ std::string with(const std::string& from, const std::string& to) {
     return text.replace(at, from.size(), to);
 }
 
-std::string problem(const std::string& text) {
+std::string dayProblem(const std::string& text) {
     return test::messageOf([&] { (void)dayFromJson(text, "day.json"); });
 }
 
@@ -67,24 +67,24 @@ TEST_CASE("a day survives the round trip, unknown keys too") {
 }
 
 TEST_CASE("what is wrong with a day is said with the key") {
-    CHECK(problem(with("\"version\": 1", "\"version\": 3"))
+    CHECK(dayProblem(with("\"version\": 1", "\"version\": 3"))
               .find("day.json, key version: the format is version 3, this program knows version 1") !=
           std::string::npos);
-    CHECK(problem(with("hill-run-day", "other")).find("not a day of Hill Run") != std::string::npos);
-    CHECK(problem(with("\"strokes\": 4", "\"strokes\": \"four\""))
+    CHECK(dayProblem(with("hill-run-day", "other")).find("not a day of Hill Run") != std::string::npos);
+    CHECK(dayProblem(with("\"strokes\": 4", "\"strokes\": \"four\""))
               .find("key article.engine.strokes: expected a number") != std::string::npos);
     CHECK(
-        problem(with("\"pressure_kpa\": 98.10, ", "")).find("key pulls[0].weather.pressure_kpa: the key is missing") !=
+        dayProblem(with("\"pressure_kpa\": 98.10, ", "")).find("key pulls[0].weather.pressure_kpa: the key is missing") !=
         std::string::npos);
-    CHECK(problem(with("\"build\": \"A\"", "\"build\": \"Z\"")).find("key pulls[0].build: there is no build \"Z\"") !=
+    CHECK(dayProblem(with("\"build\": \"A\"", "\"build\": \"Z\"")).find("key pulls[0].build: there is no build \"Z\"") !=
           std::string::npos);
-    CHECK(problem(with("hub_brake", "steam_brake"))
+    CHECK(dayProblem(with("hub_brake", "steam_brake"))
               .find("\"steam_brake\" is not allowed here: use one of engine_brake") != std::string::npos);
-    CHECK(problem(with("2026-05-16T09:12:00+01:00", "nine o'clock")).find("pulls[0].started") != std::string::npos);
-    CHECK(problem(with("[3000, 7000]", "[7000, 3000]")).find("pulls[0].window_rpm") != std::string::npos);
-    CHECK(problem("{\n \"format\": \n").find("day.json, line") != std::string::npos);
-    CHECK(problem("").find("the file is empty") != std::string::npos);
-    CHECK(problem("[1,2]").find("expected an object") != std::string::npos);
+    CHECK(dayProblem(with("2026-05-16T09:12:00+01:00", "nine o'clock")).find("pulls[0].started") != std::string::npos);
+    CHECK(dayProblem(with("[3000, 7000]", "[7000, 3000]")).find("pulls[0].window_rpm") != std::string::npos);
+    CHECK(dayProblem("{\n \"format\": \n").find("day.json, line") != std::string::npos);
+    CHECK(dayProblem("").find("the file is empty") != std::string::npos);
+    CHECK(dayProblem("[1,2]").find("expected an object") != std::string::npos);
 }
 
 TEST_CASE("dynos, losses, friction and the school of boosted engines survive the round trip") {
@@ -106,12 +106,12 @@ TEST_CASE("dynos, losses, friction and the school of boosted engines survive the
     CHECK(day.pulls[0].measuredAt == MeasuredAt::Wheel);
     CHECK(day.pulls[0].torqueFactor == 1.3558);
     CHECK(dayFromJson(dayToJson(day), "day.json") == day);
-    CHECK(problem(with("\"head\": \"late\"", R"("friction_power_kw": [[4000, 9], [2000, 3]])")).find("rising rpm") !=
+    CHECK(dayProblem(with("\"head\": \"late\"", R"("friction_power_kw": [[4000, 9], [2000, 3]])")).find("rising rpm") !=
           std::string::npos);
-    CHECK(problem(with("\"gear\": 4", R"("torque_factor": 0, "gear": 4)")).find("above zero") != std::string::npos);
-    CHECK(problem(with("\"gear\": 4", R"("measured_at": "moon", "gear": 4)")).find("crank, hub or wheel") !=
+    CHECK(dayProblem(with("\"gear\": 4", R"("torque_factor": 0, "gear": 4)")).find("above zero") != std::string::npos);
+    CHECK(dayProblem(with("\"gear\": 4", R"("measured_at": "moon", "gear": 4)")).find("crank, hub or wheel") !=
           std::string::npos);
-    CHECK(problem(with("\"builds\"", R"("loss": {"method": "percent", "percent": 80}, "builds")")).find("percent") !=
+    CHECK(dayProblem(with("\"builds\"", R"("loss": {"method": "percent", "percent": 80}, "builds")")).find("percent") !=
           std::string::npos);
 }
 

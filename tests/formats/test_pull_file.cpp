@@ -12,7 +12,7 @@
 using namespace hillrun;
 
 namespace {
-std::string problem(const std::string& text) {
+std::string pullProblem(const std::string& text) {
     return test::messageOf([&] { (void)readPullText(text, "x.csv", 98.0); });
 }
 double firstOf(const ChannelTable& table, const char* channel) { return table.find(channel)->values.front(); }
@@ -44,19 +44,19 @@ TEST_CASE("guesses are marked, exact names are not") {
 }
 
 TEST_CASE("a pull without what it needs is refused") {
-    CHECK(problem("time [s],lambda [1],torque [N.m]\n0,1,80\n1,1,81\n").find("no engine speed") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],lambda [1]\n0,2500,1\n1,2600,1\n").find("neither torque nor power") !=
+    CHECK(pullProblem("time [s],lambda [1],torque [N.m]\n0,1,80\n1,1,81\n").find("no engine speed") != std::string::npos);
+    CHECK(pullProblem("time [s],engine_speed [rpm],lambda [1]\n0,2500,1\n1,2600,1\n").find("neither torque nor power") !=
           std::string::npos);
-    CHECK(problem("engine_speed [rpm],torque [N.m]\n2500,80\n2600,81\n").find("no time column") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [N.m]\n1,2500,80\n0,2600,81\n")
+    CHECK(pullProblem("engine_speed [rpm],torque [N.m]\n2500,80\n2600,81\n").find("no time column") != std::string::npos);
+    CHECK(pullProblem("time [s],engine_speed [rpm],torque [N.m]\n1,2500,80\n0,2600,81\n")
               .find("time runs back from 1 s to 0 s") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [stone]\n0,2500,80\n1,2600,81\n")
+    CHECK(pullProblem("time [s],engine_speed [rpm],torque [stone]\n0,2500,80\n1,2600,81\n")
               .find("column torque: the unit \"stone\" is not known") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [kPa]\n0,2500,80\n1,2600,81\n")
+    CHECK(pullProblem("time [s],engine_speed [rpm],torque [kPa]\n0,2500,80\n1,2600,81\n")
               .find("\"kPa\" cannot be the unit of torque") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [N.m],torque [N.m]\n0,2500,80,80\n1,2600,81,80\n")
+    CHECK(pullProblem("time [s],engine_speed [rpm],torque [N.m],torque [N.m]\n0,2500,80,80\n1,2600,81,80\n")
               .find("two columns are named torque") != std::string::npos);
-    CHECK(problem("time [s],engine_speed [rpm],torque [N.m]\n0,2500,80\n0,2500,80\n1,2600,81\n") ==
+    CHECK(pullProblem("time [s],engine_speed [rpm],torque [N.m]\n0,2500,80\n0,2500,80\n1,2600,81\n") ==
           "nothing"); // a repeated time stamp
 }
 

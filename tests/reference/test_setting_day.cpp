@@ -16,11 +16,11 @@ using Eigen::VectorXd;
 namespace {
 
 constexpr std::array kStep{0.0, 0.0, 0.5, 0.5, 0.2, 0.2, 1.0, 1.0, 0.0, 0.0};
-constexpr std::array kHours{0.0, 0.1, 0.8, 0.9, 1.6, 1.7, 2.4, 2.5, 3.2, 3.3};
+constexpr std::array kSettingHours{0.0, 0.1, 0.8, 0.9, 1.6, 1.7, 2.4, 2.5, 3.2, 3.3};
 constexpr std::array kNumber{-0.030239, -0.023985, 0.004787,  0.000469,  -0.011143,
                              -0.014758, -0.016456, -0.016401, -0.032794, -0.025083};
 
-SettingDesign design() { return {VectorXd::Map(kStep.data(), 10), VectorXd::Map(kHours.data(), 10), true}; }
+SettingDesign design() { return {VectorXd::Map(kStep.data(), 10), VectorXd::Map(kSettingHours.data(), 10), true}; }
 VectorXd numbers() { return VectorXd::Map(kNumber.data(), 10); }
 
 } // namespace
@@ -57,7 +57,7 @@ TEST_CASE("one step beyond the last gives no more than the last one may have giv
                              : step < 0.3 ? 1
                              : step < 0.7 ? 2
                                           : 3,
-                             kHours[static_cast<size_t>(i)], static_cast<int>(i / 2)});
+                             kSettingHours[static_cast<size_t>(i)], static_cast<int>(i / 2)});
         day.logPower.row(i).setConstant(numbers()(i));
     }
     const auto sweep = sweepOf(fitDay(day), {"x", "", {0.0, 0.2, 0.5, 1.0}}, numbers(), {DriftAllowance::Steady, {}});

@@ -54,9 +54,12 @@ struct AnswerOptions {
     void addTo(CLI::App& command);
     [[nodiscard]] AnalysisSettings settings() const; ///< throws WrongUse
     /// What was decided, in place of what the day says. What the builds are wanted for: "2500:4500", "at:5500:150",
-    /// "gear:3", "weights:use.csv". Throws WrongUse; DataError for a file of weights and a gear that the article has
-    /// not.
+    /// "gear:3", "weights:use.csv", "course:larkfell-hill". Throws WrongUse; DataError for a file of weights, a gear
+    /// that the article has not, a course that nobody can drive.
     void takePlan(TestDay& day) const;
+
+private:
+    [[nodiscard]] WantedUse useOfCourse(const TestDay& day) const;
 };
 /// For a reader who cannot ask back no pull or no shared range is an error.
 std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,

@@ -2,8 +2,12 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/errors/shown_text.h"
+#include "core/road/timed_run.h"
+#include "core/units/road_speed.h"
 #include "formats/course_file.h"
 #include "formats/day_store.h"
+#include "formats/file_io.h"
+#include "formats/json_writer.h"
 #include "formats/road_json.h"
 
 #include <fmt/format.h>
@@ -16,8 +20,25 @@ struct RoadOptions {
     std::string course;
     AnswerOptions answer;
     std::vector<std::string> from, to;
+    std::string writeCourse, fit, build;
+    TimedRun timed;
+    std::optional<double> endSpeed_kmh;
     bool json = false;
 };
+
+/// One number of the vehicle by a run that was timed; nothing when it was not asked for.
+std::optional<RunFit> fitted(const RoadOptions& o, const DayRoad& road, const DayAnalysis& analysis) {
+    if (o.fit.empty())
+        return std::nullopt;
+    TimedRun timed = o.timed;
+    if (o.endSpeed_kmh)
+        timed.endSpeed_ms = *o.endSpeed_kmh / kKmhPerMs;
+    const std::string build = !o.build.empty() || road.builds.empty() ? o.build : road.builds.front().id;
+    const auto engine = courseCurve(road, analysis, build);
+    if (!engine)
+        throw DataError(Problem::UnknownBuild, {build});
+    return fitToRun(road, *engine, o.fit == "launch" ? FittedNumber::Launch : FittedNumber::DragArea, timed);
+}
 
 /// The pairs asked for take the place of the usual ones.
 void takePairs(const RoadOptions& o, const TestDay& day, AnalysisSettings& settings) {
@@ -35,7 +56,7 @@ void tell(const DayRoad& road) {
     for (const RoadBuild& build : road.builds)
         if (build.run.finished())
             fmt::print("{}\n", said("road.time", {build.id, decimals(build.run.time_s, 2, "s"),
-                                                  decimals(build.run.endSpeed_ms * 3.6, 0, "km/h")}));
+                                                  decimals(build.run.endSpeed_ms * kKmhPerMs, 0, "km/h")}));
         else
             fmt::print("{}: {}\n", build.id, said(build.run.whyNot));
     for (const RoadDifference& difference : road.differences)
@@ -54,13 +75,23 @@ void runRoad(const RoadOptions& o) {
     takePairs(o, day, settings);
     const Course course = courseNamed(o.course);
     DayEngine engine;
-    const DayRoad road = dayRoad(day, *analyseOrThrow(day, settingsFor(day, settings), engine), course);
+    const auto analysis = analyseOrThrow(day, settingsFor(day, settings), engine);
+    const DayRoad road = dayRoad(day, *analysis, course);
     if (!road.whyNot.empty())
         throw DataError(Problem::NothingToCompare, {Several{{road.whyNot}}});
-    if (o.json)
-        fmt::print("{}\n", dumpJson(roadAnswer(road)));
-    else
-        tell(road);
+    if (!o.writeCourse.empty())
+        writeFileSafely(o.writeCourse, courseAsCsv(road.course));
+    const auto fit = fitted(o, road, *analysis);
+    if (o.json) {
+        Json out = roadAnswer(road);
+        if (fit)
+            out["fit"] = {{"what", o.fit}, {"value", optionalJson(fit->value)}, {"summary", said(fit->said)}};
+        fmt::print("{}\n", dumpJson(out));
+        return;
+    }
+    tell(road);
+    if (fit)
+        fmt::print("{}\n", said(fit->said));
 }
 
 } // namespace
@@ -73,6 +104,11 @@ void addRoad(CLI::App& app) {
     o->answer.addTo(*command);
     command->add_option("--from", o->from, said("cli.build_to_compare_from"))->allow_extra_args(false);
     command->add_option("--to", o->to, said("cli.build_to_compare_to"))->allow_extra_args(false);
+    command->add_option("--write-course", o->writeCourse, said("cli.road_write_course"));
+    command->add_option("--fit", o->fit, said("cli.road_fit"))->check(CLI::IsMember({"drag-area", "launch"}));
+    command->add_option("--timed", o->timed.time_s, said("cli.road_timed"))->check(CLI::PositiveNumber);
+    command->add_option("--end-speed", o->endSpeed_kmh, said("cli.road_end_speed"))->check(CLI::PositiveNumber);
+    command->add_option("--build", o->build, said("cli.road_fit_build"));
     command->add_flag("--json", o->json, said("cli.one_json_document_and"));
     command->footer(said("cli.examples_road"));
     command->callback([o] { runRoad(*o); });

@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cli/commands.h"
 #include "core/plan/named_use.h"
+#include "core/road/day_road.h"
+#include "formats/course_file.h"
 #include "formats/csv_table.h"
 #include "formats/day_store.h"
 
@@ -67,12 +69,25 @@ WantedUse wantedUse(const std::string& text) {
     return range;
 }
 
+/// "course:larkfell-hill", driven with the first build that arrives.
+WantedUse AnswerOptions::useOfCourse(const TestDay& day) const {
+    DayEngine engine;
+    const DayRoad road =
+        dayRoad(day, *analyseOrThrow(day, settingsFor(day, settings()), engine), courseNamed(use.substr(7)));
+    SpeedWeights out;
+    for (const SpeedShare& one : useOnCourse(road))
+        out.push_back({one.rpm, one.share});
+    if (out.empty())
+        throw DataError(Problem::BadValue, {use, road.whyNot.empty() ? Statement{"road.no_answer"} : road.whyNot});
+    return out;
+}
+
 void AnswerOptions::takePlan(TestDay& day) const {
     if (refit)
         day.plan.refitSd = {{*refit}, 0.0};
     if (use.empty())
         return;
-    day.plan.use = wantedUse(use);
+    day.plan.use = use.starts_with("course:") ? useOfCourse(day) : wantedUse(use);
     day.plan.useAfterLooking = false;
     if (const Statement whyNot = usedSpeeds(day.plan.use, day.article).whyNot; !whyNot.empty())
         throw DataError(Problem::BadValue, {use, whyNot});

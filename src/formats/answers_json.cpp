@@ -38,9 +38,6 @@ std::vector<std::string> basisTexts(const Curve& curve) {
     return out;
 }
 
-/// A number, or null where nothing can be said.
-Json numberOrNull(double value) { return std::isfinite(value) ? Json(value) : Json(nullptr); }
-
 Json scaled(const std::vector<double>& values, double factor) {
     Json out = Json::array();
     for (const double value : values)

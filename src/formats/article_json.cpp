@@ -77,6 +77,8 @@ Vehicle readVehicle(ObjectReader in) {
     out.drivelineEfficiency = within("driveline_efficiency", 0.3, 1.0, "not_allowed.vehicle");
     out.shiftTime_s = within("shift_time_s", 0.0, 10.0, "not_allowed.vehicle");
     out.launch_rpm = within("launch_rpm", 0.0, 30000.0, "not_allowed.vehicle");
+    out.converterStall_rpm = within("converter_stall_rpm", 1.0, 30000.0, "not_allowed.vehicle");
+    out.converterTorqueRatio = within("converter_torque_ratio", 1.0, 5.0, "not_allowed.vehicle");
     out.shift_rpm = in.numbers("shift_rpm");
     for (const double shift : out.shift_rpm)
         if (!(shift > 0.0) || out.shift_rpm.size() + 1 != out.gears.size())
@@ -141,6 +143,8 @@ Json vehicleJson(const Vehicle& vehicle) {
     putKnown(v, "driveline_efficiency", vehicle.drivelineEfficiency);
     putKnown(v, "shift_time_s", vehicle.shiftTime_s);
     putKnown(v, "launch_rpm", vehicle.launch_rpm);
+    putKnown(v, "converter_stall_rpm", vehicle.converterStall_rpm);
+    putKnown(v, "converter_torque_ratio", vehicle.converterTorqueRatio);
     if (!vehicle.shift_rpm.empty())
         v["shift_rpm"] = vehicle.shift_rpm;
     addUnknown(v, vehicle.unknownKeys);

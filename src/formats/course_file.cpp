@@ -3,20 +3,26 @@
 #include "formats/course_file.h"
 
 #include "core/errors/data_error.h"
+#include "core/road/day_road.h"
+#include "core/units/road_speed.h"
 #include "formats/csv_table.h"
 #include "formats/file_io.h"
+#include "formats/gpx_course.h"
+#include "words/voice.h"
 
 #include <algorithm>
 #include <cmath>
 #include <filesystem>
+#include <fmt/format.h>
+#include <map>
 #include <sstream>
 
 namespace hillrun {
 namespace {
 
 constexpr double kLongest_m = 200000.0;
-constexpr double kSteepest_pct = 60.0;
-constexpr double kMostPieces = 20000;
+constexpr double kSteepest = 0.6;
+constexpr size_t kMostPieces = 20000;
 
 /// "#air 20 C 101.3 kPa 50 %"
 std::optional<Atmosphere> airIn(const std::string& line, const Place& place) {
@@ -34,8 +40,24 @@ std::optional<Atmosphere> airIn(const std::string& line, const Place& place) {
     return Atmosphere{temperature_c, pressure_kpa * 1000.0, {HumidityKind::RelativeHumidity_pct, humidity_pct}};
 }
 
-/// The table without its comments; the air of one of them is taken.
-std::string withoutComments(std::string_view text, const std::string& file, Course& out) {
+/// "#corner 4 Lower hairpin"
+std::optional<std::pair<size_t, std::string>> cornerIn(const std::string& line) {
+    std::istringstream words(line.substr(1));
+    std::string corner, name;
+    size_t number = 0;
+    if (!(words >> corner >> number) || corner != "corner" || !std::getline(words >> std::ws, name) || number == 0)
+        return std::nullopt;
+    return std::pair(number - 1, name);
+}
+
+/// What a course file says beside its table.
+struct Comments {
+    std::optional<Atmosphere> air;
+    std::map<size_t, std::string> corners;
+};
+
+/// The table without its comments.
+std::string withoutComments(std::string_view text, const std::string& file, Comments& out) {
     std::string kept;
     std::istringstream lines{std::string(text)};
     long number = 0;
@@ -46,6 +68,8 @@ std::string withoutComments(std::string_view text, const std::string& file, Cour
         if (line.starts_with("#")) {
             if (auto air = airIn(line, {.file = file, .line = number}))
                 out.air = air;
+            if (auto corner = cornerIn(line))
+                out.corners.insert_or_assign(corner->first, corner->second);
             line.clear();
         }
         kept += line + "\n";
@@ -65,43 +89,88 @@ const std::vector<double>& column(const CsvTable& table, const char* name, const
     return table.columns[number];
 }
 
-void refuse(double value, const char* why, const std::string& file, size_t row) {
-    throw DataError(Problem::BadValue, {significant(value, 6), Statement{why}},
-                    {.file = file, .key = "row " + std::to_string(row + 1)});
+/// A column that may be missing or have blanks.
+std::vector<std::optional<double>> known(const CsvTable& table, const char* name, const char* unit,
+                                         const std::string& file) {
+    std::vector<std::optional<double>> out(table.columns.empty() ? 0 : table.columns.front().size());
+    if (std::find(table.names.begin(), table.names.end(), name) == table.names.end())
+        return out;
+    const auto& values = column(table, name, unit, file);
+    for (size_t i = 0; i < out.size(); ++i)
+        if (std::isfinite(values[i]))
+            out[i] = values[i];
+    return out;
 }
 
 } // namespace
 
 Course courseFromCsv(std::string_view text, const std::string& file, const std::string& name) {
-    Course out;
-    out.name = name;
-    const CsvTable table = parseCsv(withoutComments(text, file, out), file);
+    Course out{name};
+    Comments comments;
+    const CsvTable table = parseCsv(withoutComments(text, file, comments), file);
+    out.air = comments.air;
     const auto& length = column(table, "length", "m", file);
     const auto& gradient = column(table, "gradient", "%", file);
-    const bool limited = std::find(table.names.begin(), table.names.end(), "speed_limit") != table.names.end();
-    const std::vector<double> none(length.size(), std::nan(""));
-    const auto& limit = limited ? column(table, "speed_limit", "km/h", file) : none;
+    const auto limit_kmh = known(table, "speed_limit", "km/h", file);
+    const auto radius_m = known(table, "radius", "m", file);
     for (size_t i = 0; i < length.size(); ++i) {
-        if (!(length[i] > 0.0))
-            refuse(length[i], "not_allowed.not_above_zero", file, i);
-        if (!(std::abs(gradient[i]) <= kSteepest_pct))
-            refuse(gradient[i], "not_allowed.gradient", file, i);
-        if (std::isfinite(limit[i]) && !(limit[i] >= 1.0))
-            refuse(limit[i], "not_allowed.corner", file, i);
-        out.pieces.push_back(
-            {length[i], gradient[i] / 100.0, std::isfinite(limit[i]) ? std::optional(limit[i] / 3.6) : std::nullopt});
+        CoursePiece piece{length[i], gradient[i] / 100.0};
+        if (limit_kmh[i])
+            piece.limit_ms = *limit_kmh[i] / kKmhPerMs;
+        piece.radius_m = radius_m[i];
+        if (const auto corner = comments.corners.find(i); corner != comments.corners.end())
+            piece.name = corner->second;
+        out.pieces.push_back(std::move(piece));
     }
-    if (out.pieces.empty() || static_cast<double>(out.pieces.size()) > kMostPieces || out.length_m() > kLongest_m)
-        throw DataError(Problem::BadValue, {significant(out.length_m(), 6), Statement{"not_allowed.course_length"}},
-                        {.file = file});
+    checkCourse(out, {.file = file});
     return out;
+}
+
+std::string courseAsCsv(const Course& course) {
+    std::string out = "length [m],gradient [%],speed_limit [km/h],radius [m]\n";
+    if (course.air)
+        out += fmt::format("#air {:.6g} C {:.6g} kPa {:.6g} %\n", course.air->temperature_c,
+                           course.air->pressure_pa / 1000.0, course.air->humidity.value);
+    for (size_t i = 0; i < course.pieces.size(); ++i)
+        if (const auto name = cornerName(course, i))
+            out += fmt::format("#corner {} {}\n", i + 1, Voice::forFiles().say(*name));
+    for (const CoursePiece& piece : course.pieces)
+        out += fmt::format("{:.6g},{:.6g},{},{}\n", piece.length_m, piece.gradient * 100.0,
+                           piece.limit_ms ? fmt::format("{:.6g}", *piece.limit_ms * kKmhPerMs) : "",
+                           piece.radius_m ? fmt::format("{:.6g}", *piece.radius_m) : "");
+    return out;
+}
+
+void checkCourse(const Course& course, const Place& place) {
+    const auto refuse = [&](double value, const char* why, size_t row) {
+        throw DataError(Problem::BadValue, {significant(value, 6), Statement{why}},
+                        {.file = place.file, .key = "row " + std::to_string(row + 1)});
+    };
+    for (size_t i = 0; i < course.pieces.size(); ++i) {
+        const CoursePiece& piece = course.pieces[i];
+        if (!(piece.length_m > 0.0))
+            refuse(piece.length_m, "not_allowed.not_above_zero", i);
+        if (!(std::abs(piece.gradient) <= kSteepest))
+            refuse(piece.gradient * 100.0, "not_allowed.gradient", i);
+        if (piece.limit_ms && !(*piece.limit_ms * kKmhPerMs >= 1.0 - 1e-9))
+            refuse(*piece.limit_ms * kKmhPerMs, "not_allowed.corner", i);
+        if (piece.radius_m && !(*piece.radius_m >= 1.0))
+            refuse(*piece.radius_m, "not_allowed.radius", i);
+    }
+    if (course.pieces.empty() || course.pieces.size() > kMostPieces || !(course.length_m() <= kLongest_m))
+        throw DataError(Problem::BadValue, {significant(course.length_m(), 6), Statement{"not_allowed.course_length"}},
+                        place);
 }
 
 Course courseNamed(const std::string& nameOrFile) {
     if (auto known = builtInCourse(nameOrFile))
         return *known;
     const std::filesystem::path path(nameOrFile);
-    return courseFromCsv(readFileText(path), nameOrFile, path.stem().string());
+    const std::string text = readFileText(path);
+    std::string ending = path.extension().string();
+    std::transform(ending.begin(), ending.end(), ending.begin(), [](unsigned char c) { return std::tolower(c); });
+    const auto read = ending == ".gpx" ? courseFromGpx : courseFromCsv;
+    return read(text, nameOrFile, path.stem().string());
 }
 
 } // namespace hillrun

@@ -4,6 +4,7 @@
 
 #include "formats/json_reader.h"
 
+#include <cmath>
 #include <optional>
 
 namespace hillrun {
@@ -19,6 +20,9 @@ inline void addUnknown(Json& out, const std::string& text) {
 
 /// The value, or null for "not known".
 template <class T> Json optionalJson(const std::optional<T>& value) { return value ? Json(*value) : Json(nullptr); }
+
+/// A number, or null where nothing can be said.
+inline Json numberOrNull(double value) { return std::isfinite(value) ? Json(value) : Json(nullptr); }
 
 /// Writes a key only when its value is known.
 template <class T> void putKnown(Json& out, const char* key, const std::optional<T>& value) {

@@ -3,6 +3,7 @@
 #include "formats/plan_json.h"
 
 #include "core/plan/named_use.h"
+#include "formats/course_json.h"
 #include "formats/json_writer.h"
 
 #include <fmt/format.h>
@@ -119,6 +120,8 @@ Plan readPlan(ObjectReader in) {
     for (ObjectReader& one : in.objects("earlier_builds"))
         out.earlier.push_back({one.requiredText("day"), one.requiredText("build"), one.text("date")});
     readUse(out, in);
+    if (in.has("course"))
+        out.course = courseFromJson(in.object("course"));
     out.useAfterLooking = in.flag("use_after_looking", false);
     out.protocol = readProtocol(in.object("protocol"));
     out.unknownKeys = in.unknownKeys();
@@ -154,6 +157,8 @@ Json planJson(const Plan& plan) {
         out["use_rpm"] = {range->low, range->high};
     if (const Json use = useToJson(plan); !use.empty())
         out["use"] = use;
+    if (plan.course)
+        out["course"] = courseToJson(*plan.course);
     if (plan.use != WantedUse{} && plan.useAfterLooking)
         out["use_after_looking"] = true;
     out["protocol"] = protocolJson(plan.protocol);

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/road_json.h"
 
+#include "core/units/road_speed.h"
 #include "formats/json_writer.h"
 #include "words/voice.h"
 
@@ -10,13 +11,11 @@
 namespace hillrun {
 namespace {
 
-constexpr double kKmh = 3.6;
-
 Json buildJson(const RoadBuild& build) {
     Json out{{"id", build.id}};
     const bool arrived = build.run.finished();
     out["time_s"] = arrived ? Json(build.run.time_s) : Json(nullptr);
-    out["end_speed_kmh"] = arrived ? Json(build.run.endSpeed_ms * kKmh) : Json(nullptr);
+    out["end_speed_kmh"] = arrived ? Json(build.run.endSpeed_ms * kKmhPerMs) : Json(nullptr);
     if (!arrived)
         out["why_not"] = Voice::forFiles().say(build.run.whyNot);
     out["times"] = Json::array();
@@ -52,8 +51,8 @@ Json differenceJson(const DayRoad& road, const RoadDifference& d) {
 Json roadAnswer(const DayRoad& road) {
     Json out{{"course", road.course.name},
              {"air_density_kg_m3", road.airDensity_kg_m3},
-             {"torque_factor", road.torqueFactor},
-             {"curve_rpm", {road.curve_rpm.low, road.curve_rpm.high}}};
+             {"torque_factor", road.torque.airFactor},
+             {"curve_rpm", {road.torque.range_rpm.low, road.torque.range_rpm.high}}};
     out["taken"] = Json::array();
     for (const Statement& one : road.taken)
         out["taken"].push_back(Voice::forFiles().say(one));

@@ -4,6 +4,7 @@
 
 #include "core/compare/quantity.h"
 #include "core/history/over_days.h"
+#include "core/road/day_road.h"
 #include "report/telling.h"
 
 namespace hillrun::report {
@@ -19,6 +20,7 @@ struct SheetSections {
     bool field = true;     ///< a page for all builds at once, of a day with three and more
     bool credit = true;    ///< a page for what each part gives, when it was worked out
     bool otherDays = true; ///< a page for builds of other days, when some stand beside the day's
+    bool road = true;      ///< a page for what the curves are worth on the course that the day keeps
     bool quantity = true;  ///< a page for another curve of the pair, when one was wanted
     bool operator==(const SheetSections&) const = default;
 };
@@ -38,6 +40,9 @@ Section creditSection(const Telling& t);
 
 /// Builds of other days against the day's own, the ladder over days, and which days stand behind these figures.
 Section daysSection(const Telling& t, const OverDays& over);
+
+/// What a pair is worth on the course that the day keeps; without a difference it says why.
+Section roadSection(const Telling& t, const DayRoad& road, const RoadDifference* difference);
 
 /// Another curve of two builds.
 Section quantitySection(const Telling& t, const QuantityAnswer& answer, const QuantityPair& pair);

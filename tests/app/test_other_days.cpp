@@ -145,3 +145,28 @@ TEST_CASE("the builds of all days stand as one ladder on Credit, and on the shee
     CHECK(test::waitFor([&] { return report.shownText().contains(u"Days that stand behind these figures"_s); }));
     CHECK(report.shownText().contains(u"2024-06-01"_s));
 }
+
+TEST_CASE("an answer about one day is never shown beside another") {
+    const OwnLogbook book;
+    book.add(test::demoDay(), "2024-06-01");
+    LogbookLink link;
+    link.setAddress({});
+    DayDocument document;
+    OtherDays others(document, link);
+    const auto show = [&](TestDay day) {
+        document.show(std::move(day), {});
+        REQUIRE(test::waitFor([&] { return document.analysis() && !document.isBusy(); }));
+    };
+    show(readDay(test::demoDay()));
+    others.bringUpToDate();
+    REQUIRE(test::waitFor([&] { return !others.isBusy(); }));
+    CHECK(others.answer().cell.days == 1);
+    show(readDay(test::boostDay())); // nobody looks, so nobody asks
+    CHECK(others.answer().cell.days == 0);
+    CHECK_FALSE(others.isBusy());
+    // What was asked about the first is no answer about the second, even when it comes late.
+    show(readDay(test::demoDay()));
+    others.bringUpToDate();
+    document.show(readDay(test::boostDay()), {});
+    CHECK_FALSE(test::waitFor([&] { return others.answer().cell.days != 0; }, 500));
+}

@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/report/report_page.h"
 #include "app/road/road_page.h"
 #include "app_support.h"
 
 #include <fstream>
 #include <QComboBox>
+#include <QPushButton>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
@@ -88,6 +90,62 @@ TEST_CASE("a course of one's own is read from a file, one that cannot be meant i
     w.trigger("road.file");
     CHECK(w.dialogs.errors.size() == 1);
     CHECK(page.road().course.name == "moor"); // it stays
+
+    // The day keeps it, also when the file is gone; undone it is the hill again.
+    CHECK(w.window->document().day().plan.course->length_m() == 500.0);
+    auto* choice = w.find<QComboBox>("courseChoice");
+    CHECK(choice->currentText() == u"moor"_s);
+    const int all = choice->count();
+    w.window->document().undoStack().undo();
+    REQUIRE(w.settled());
+    CHECK_FALSE(w.window->document().day().plan.course);
+    CHECK(page.road().course.name == "larkfell-hill");
+    CHECK(choice->count() == all - 1);
+}
+
+TEST_CASE("a run that was timed gives the drag area, undoable; one that cannot be says so") {
+    OpenWindow w(test::boostDay());
+    w.window->showPage("road");
+    auto& page = *w.find<RoadPage>("roadPage");
+    drive(w, "standing-quarter-mile");
+    REQUIRE(w.settled());
+    const double before = *w.window->document().day().article.vehicle.dragArea_m2;
+    const double time = page.road().build("A")->run.time_s;
+    auto* button = w.find<QPushButton>("timedFit");
+    button->click();
+    CHECK(w.text("timedSaid").contains(u"Type the time"_s));
+    test::typeNumber(w.find<NumberField>("timedTime"), QString::number(time + 0.3, 'f', 2));
+    button->click();
+    REQUIRE(w.settled());
+    const double fitted = *w.window->document().day().article.vehicle.dragArea_m2;
+    CHECK(fitted > before);
+    CHECK(page.road().build("A")->run.time_s == Approx(time + 0.3).margin(0.02));
+    CHECK(w.text("timedSaid").contains(u"gives the run"_s));
+    w.window->document().undoStack().undo();
+    REQUIRE(w.settled());
+    CHECK(*w.window->document().day().article.vehicle.dragArea_m2 == before);
+
+    test::typeNumber(w.find<NumberField>("timedTime"), u"2"_s);
+    w.find<QComboBox>("timedWhat")->setCurrentIndex(1);
+    button->click();
+    CHECK(w.text("timedSaid").contains(u"No launch speed"_s));
+    CHECK(*w.window->document().day().article.vehicle.dragArea_m2 == before);
+}
+
+TEST_CASE("the sheet says what the pair is worth on the day's course, when it keeps one") {
+    OpenWindow w(test::boostDay());
+    w.window->showPage("report");
+    REQUIRE(w.settled());
+    auto& report = *w.find<ReportPage>("reportPage");
+    const size_t sheets = report.sheets().size();
+    CHECK_FALSE(report.shownText().contains(u"Larkfell"_s));
+    w.window->showPage("road");
+    drive(w, "larkfell-hill");
+    w.window->showPage("report");
+    REQUIRE(w.settled());
+    CHECK(report.sheets().size() == sheets + 1);
+    CHECK(report.shownText().contains(u"Over the Larkfell hill, B is"_s));
+    CHECK(report.shownText().contains(u"shift out of gear 1"_s));
 }
 
 TEST_CASE("a vehicle that cannot be driven says what is missing") {

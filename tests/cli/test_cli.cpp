@@ -353,6 +353,33 @@ TEST_CASE("curves from sheets are compared, and prove nothing") {
               .status == 2);
 }
 
+TEST_CASE("a course weights the use, is written as a table, and a timed run gives the drag area") {
+    test::TemporaryFolder folder;
+    const std::string buggy = "'" + test::boostDay().string() + "'";
+    const std::string compared = "analyse " + buggy + " --from A --to B --json --use ";
+    const Json answer = run(compared + "course:larkfell-hill").json();
+    REQUIRE(answer.contains("use"));
+    CHECK(answer["use"].dump().find("weights") != std::string::npos);
+    CHECK(run(compared + "course:nowhere").status == 1);
+    CHECK(run("analyse " + demo() + " --from A --to B --json --use course:60-100").status == 1); // no gears
+
+    const fs::path table = folder.path() / "hill.csv";
+    const std::string road = "road " + buggy + " --course ";
+    CHECK(run(road + "larkfell-hill --write-course " + test::quoted(table)).status == 0);
+    const Json hill = run(road + "larkfell-hill --json").json();
+    const Json copied = run(road + test::quoted(table) + " --json").json();
+    CHECK(copied["builds"][0]["time_s"].get<double>() ==
+          Approx(hill["builds"][0]["time_s"].get<double>()).epsilon(1e-5));
+
+    const double quarter = run(road + "standing-quarter-mile --json").json()["builds"][1]["time_s"].get<double>();
+    const std::string timed = fmt::format(" --json --timed {:.6f} --build B", quarter);
+    const Json fit = run(road + "standing-quarter-mile --fit drag-area" + timed).json()["fit"];
+    CHECK(fit["value"].get<double>() == Approx(*readDay(test::boostDay()).article.vehicle.dragArea_m2).epsilon(1e-3));
+    CHECK(run(road + "standing-quarter-mile --json --fit launch --timed 1").json()["fit"]["value"].is_null());
+    CHECK(run(road + "standing-quarter-mile --fit colour --timed 12").status == 2);
+    CHECK(run(road + "standing-quarter-mile --fit launch --timed 12 --build Q").status == 1);
+}
+
 TEST_CASE("road drives the builds of a day along a course") {
     const std::string buggy = "'" + test::boostDay().string() + "'";
     const Json answer = run("road " + buggy + " --course larkfell-hill --json").json();

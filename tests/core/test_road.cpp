@@ -2,8 +2,11 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/road/braking.h"
 #include "core/road/day_road.h"
+#include "core/road/timed_run.h"
 #include "day_support.h"
 #include "english.h"
+#include "formats/day_store.h"
+#include "road_support.h"
 
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/uniform_real_distribution.hpp>
@@ -11,6 +14,8 @@
 #include <cmath>
 
 using namespace hillrun;
+using hillrun::test::buggy;
+using hillrun::test::hump;
 using hillrun::test::inEnglish;
 
 namespace {
@@ -39,33 +44,6 @@ EngineCurve flatPower(double power_w, double from_rpm, double to_rpm) {
         out.rpm.push_back(rpm);
         out.torque_nm.push_back(power_w / (rpm * 2.0 * M_PI / 60.0));
     }
-    return out;
-}
-
-/// A curve with a hump, as engines have.
-EngineCurve hump() {
-    EngineCurve out;
-    for (double rpm = 2000.0; rpm <= 7000.0; rpm += 50.0) {
-        out.rpm.push_back(rpm);
-        out.torque_nm.push_back(120.0 - 45.0 * std::pow((rpm - 4600.0) / 2600.0, 2));
-    }
-    return out;
-}
-
-RoadVehicle buggy() {
-    RoadVehicle out = plainVehicle({3.2, 2.05, 1.45, 1.1, 0.88});
-    out.mass_kg = 690.0;
-    out.dragArea_m2 = 0.8;
-    out.rollingResistance = 0.015;
-    out.wheelbase_m = 2.1;
-    out.centreOfMassHeight_m = 0.45;
-    out.frontShare = 0.42;
-    out.tyreGrip = 1.0;
-    out.efficiency = 0.9;
-    out.shiftTime_s = 0.3;
-    out.launch_rpm = 4000.0;
-    out.engineInertia_kgm2 = 0.12;
-    out.drivelineInertia_kgm2 = 1.5;
     return out;
 }
 
@@ -137,7 +115,7 @@ TEST_CASE("the books of energy are even") {
     const double moved = movedMass_kg(v, 0, run.endSpeed_ms);
     CHECK(run.work.engine_j - run.work.resistance_j ==
           Approx(0.5 * moved * run.endSpeed_ms * run.endSpeed_ms).epsilon(1e-6));
-    CHECK(moved == Approx(690.0 + 0.12 * std::pow(8.0 / 0.3, 2) + 1.5 / 0.09));
+    CHECK(moved == Approx(690.0 + 0.12 * std::pow(8.2 / 0.29, 2) + 1.5 / 0.0841));
 }
 
 TEST_CASE("grip bounds the start, and load moves to the axle that drives") {
@@ -295,6 +273,18 @@ TEST_CASE("between two speeds the best gear is at least as quick as any one") {
     }
 }
 
+TEST_CASE("between two speeds a gear that ends below a speed that the next cannot hold is the end, at once") {
+    RoadVehicle v = buggy();
+    for (double drag_m2 = 0.5; drag_m2 < 40.0; drag_m2 *= 1.2) {
+        v.dragArea_m2 = drag_m2;
+        const RoadRun run = driveCourse(v, hump(), *builtInCourse("60-100"), kAir);
+        const auto top = topSpeed(v, hump(), {0.0, kAir});
+        INFO("drag area " << drag_m2 << ", top speed " << (top ? top->speed_ms * 3.6 : 0.0) << " km/h");
+        CHECK(run.finished() == (top && top->speed_ms > 100.0 / 3.6));
+        CHECK(run.moments.size() < 2000);
+    }
+}
+
 TEST_CASE("the trade's rules of thumb for a quarter mile bracket the model") {
     // From memory: seconds = 5.825 (pounds / horsepower)^(1/3), miles an hour = 234 (horsepower / pounds)^(1/3).
     // They know nothing of grip: all wheels drive.
@@ -375,7 +365,7 @@ TEST_CASE("a vehicle is taken with what is usual, and what is missing is named")
     Course high = *builtInCourse("standing-400m");
     high.air = Atmosphere{25.0, 80000.0, {HumidityKind::RelativeHumidity_pct, 0.0}};
     const DayRoad thin = dayRoad(day, analysis, high);
-    CHECK(thin.torqueFactor < 0.85);
+    CHECK(thin.torque.airFactor < 0.85);
     CHECK(thin.builds[0].run.time_s > road.builds[0].run.time_s);
 
     // The interval is that of the mean, as far as the time answers to power.
@@ -384,4 +374,114 @@ TEST_CASE("a vehicle is taken with what is usual, and what is missing is named")
     const double relative = (mean.high_w - mean.low_w) / mean.delta_w;
     CHECK((hill.differences[0].low_s - hill.differences[0].high_s) / hill.differences[0].delta_s ==
           Approx(relative).epsilon(0.5));
+}
+
+TEST_CASE("a converter multiplies torque at its stall and is nothing but a clutch from nine tenths of it on") {
+    RoadVehicle clutch = buggy();
+    clutch.tyreGrip = 100.0;
+    clutch.launch_rpm = 3000.0;
+    RoadVehicle converter = clutch;
+    converter.converterTorqueRatio = 2.2;
+    const RoadState flat{0.0, kAir};
+    const auto ratio = [&](double input_rpm) {
+        const double speed = clutch.speedAt(input_rpm, 0);
+        return tractiveForce_n(converter, hump(), 0, speed, flat) / tractiveForce_n(clutch, hump(), 0, speed, flat);
+    };
+    CHECK(ratio(0.0) == Approx(2.2));
+    CHECK(ratio(1350.0) == Approx(1.6)); // half way to 2 700
+    CHECK(ratio(2700.0) == Approx(1.0));
+    CHECK(ratio(2900.0) == Approx(1.0));
+    CHECK(ratio(5000.0) == Approx(1.0));
+    CHECK(timeOf(converter, hump(), straight(100.0)) < timeOf(clutch, hump(), straight(100.0)));
+}
+
+TEST_CASE("a run that was timed gives back the number that it was driven with") {
+    DayRoad road;
+    road.vehicle = buggy();
+    road.course = *builtInCourse("standing-quarter-mile");
+    road.airDensity_kg_m3 = kAir;
+    RoadVehicle truth = buggy();
+    truth.dragArea_m2 = 1.234;
+    const RoadRun timed = driveCourse(truth, hump(), road.course, kAir);
+    const RunFit byTime = fitToRun(road, hump(), FittedNumber::DragArea, {timed.time_s, std::nullopt});
+    REQUIRE(byTime.value);
+    CHECK(*byTime.value == Approx(1.234).epsilon(1e-4));
+    CHECK(inEnglish({byTime.said}).find("drag area of 1.234") != std::string::npos);
+    // A speed at the end may be reached with several: a shift falls before the end or behind it.
+    RoadVehicle fitted = road.vehicle;
+    fitted.dragArea_m2 = *fitToRun(road, hump(), FittedNumber::DragArea, {std::nullopt, timed.endSpeed_ms}).value;
+    CHECK(driveCourse(fitted, hump(), road.course, kAir).endSpeed_ms == Approx(timed.endSpeed_ms).epsilon(1e-4));
+
+    truth = buggy();
+    truth.launch_rpm = 3600.0; // below the grip of the tyres: it tells
+    truth.tyreGrip = road.vehicle.tyreGrip = 3.0;
+    const RoadRun launched = driveCourse(truth, hump(), road.course, kAir);
+    CHECK(*fitToRun(road, hump(), FittedNumber::Launch, {launched.time_s, std::nullopt}).value ==
+          Approx(3600.0).margin(2.0));
+
+    CHECK_FALSE(fitToRun(road, hump(), FittedNumber::DragArea, {3.0, std::nullopt}).value);
+    CHECK_FALSE(fitToRun(road, hump(), FittedNumber::Launch, {3.0, std::nullopt}).value);
+    CHECK_FALSE(fitToRun(road, hump(), FittedNumber::DragArea, {}).value);
+    road.course = *builtInCourse("60-100");
+    CHECK_FALSE(fitToRun(road, hump(), FittedNumber::Launch, {5.0, std::nullopt}).value);
+    CHECK_FALSE(fitToRun(road, hump(), FittedNumber::DragArea, {std::nullopt, 20.0}).value);
+    const double rolling = driveCourse(road.vehicle, hump(), road.course, kAir).time_s;
+    CHECK(*fitToRun(road, hump(), FittedNumber::DragArea, {rolling, std::nullopt}).value == Approx(0.85).epsilon(1e-4));
+}
+
+TEST_CASE("corners known by their radius are driven at the tyres' grip, the slower of two limits counts") {
+    Course course{"bends", {{100.0, 0.0}, {20.0, 0.0}, {100.0, 0.0}}};
+    course.pieces[1].radius_m = 20.0;
+    CHECK(*withCornerSpeeds(course, 0.8).pieces[1].limit_ms ==
+          Approx(12.5262).epsilon(1e-5)); // sqrt(0.8 * 9.80665 * 20)
+    CHECK_FALSE(withCornerSpeeds(course, 0.8).pieces[0].limit_ms);
+    course.pieces[1].limit_ms = 10.0;
+    CHECK(*withCornerSpeeds(course, 0.8).pieces[1].limit_ms == 10.0);
+    course.pieces[1].limit_ms = 14.0;
+    CHECK(*withCornerSpeeds(course, 0.8).pieces[1].limit_ms == Approx(12.5262).epsilon(1e-5));
+}
+
+TEST_CASE("losses that the day added on the way to the engine are taken off again at the wheels") {
+    TestDay day = readDay(test::rollerDay());
+    AnalysisSettings settings;
+    settings.reduce.standard = Standard::Uncorrected; // else the air also corrects what was added
+    const Course course = *builtInCourse("standing-400m");
+    const auto timeWith = [&](LossMethod method) {
+        day.loss.method = method;
+        DrawCache cache;
+        const DayRoad road = dayRoad(day, analyse(day, settings, cache), course);
+        REQUIRE(road.whyNot.empty());
+        CHECK((inEnglish(road.taken).find("taken off again") != std::string::npos) == (method != LossMethod::None));
+        return road.builds.front().run.time_s;
+    };
+    const double atWheels = timeWith(LossMethod::None);
+    CHECK(timeWith(LossMethod::Percent) == Approx(atWheels).epsilon(1e-6));
+    CHECK(timeWith(LossMethod::CoastDown) == Approx(atWheels).epsilon(1e-3)); // geometric means of sums: not the same
+}
+
+TEST_CASE("where a hill is won is said by its corners, and a course can be a use") {
+    TestDay day = readDay(test::boostDay());
+    DrawCache cache;
+    const DayAnalysis analysis = analyse(day, {}, cache);
+    const DayRoad road = dayRoad(day, analysis, *builtInCourse("larkfell-hill"));
+    const RoadDifference* difference = road.find("A", "B");
+    REQUIRE(difference);
+    RoadDifference out = *difference;
+    out.byPiece_s.assign(out.byPiece_s.size(), 0.0);
+    out.byPiece_s[4] = -0.5; // after the lower hairpin
+    out.byPiece_s[7] = -0.4; // the moor gate itself
+    const std::string said = inEnglish(roadSummary(road, out));
+    INFO(said);
+    CHECK(said.find("548 m (out of the lower hairpin)") != std::string::npos);
+    CHECK(said.find("844 m (in the moor bend)") != std::string::npos);
+
+    CHECK(useOnCourse(road, "B").size() > 5);
+    CHECK(useOnCourse(road).size() == road.builds.front().use.size());
+    CHECK(useOnCourse(road, "no such build").empty());
+
+    CHECK_FALSE(courseOfDay(day));
+    day.plan.course = Course{"larkfell-hill"}; // its name tells
+    CHECK(courseOfDay(day)->pieces.size() == 11);
+    day.plan.course = Course{"own", {{100.0, 0.0}}};
+    CHECK(courseOfDay(day)->pieces.size() == 1);
 }

@@ -5,6 +5,7 @@
 #include "core/road/day_road.h"
 #include "core/units/units.h"
 #include "fit_support.h"
+#include "road_support.h"
 
 #include <catch2/catch.hpp>
 #include <fmt/format.h>
@@ -12,21 +13,6 @@
 using namespace hillrun;
 
 namespace {
-
-RoadVehicle buggy() {
-    RoadVehicle out;
-    out.mass_kg = 690.0;
-    out.tyreRadius_m = 0.29;
-    out.finalDrive = 4.1;
-    out.gears = {3.4, 2.05, 1.36, 1.03, 0.84};
-    out.dragArea_m2 = 0.85;
-    out.rollingResistance = 0.018;
-    out.tyreGrip = 1.05;
-    out.efficiency = 0.9;
-    out.shiftTime_s = 0.35;
-    out.launch_rpm = 4200.0;
-    return out;
-}
 
 /// The curve of a pull as it stands in the fit.
 EngineCurve curveOf(const FitInput& input, Eigen::Index pull) {
@@ -46,7 +32,7 @@ struct Rates {
 };
 Rates rates(const std::string& design, double effect_pct, const char* name, int days) {
     const Course course = *builtInCourse(name);
-    const RoadVehicle vehicle = buggy();
+    const RoadVehicle vehicle = test::plainBuggy();
     const FitInput truth = test::sketchDay({design, effect_pct, 0.0, 0.0, 0.0, 1}); // but for 0.1 % of white noise
     const EngineCurve base = curveOf(truth, 0);
     const double time = driveCourse(vehicle, base, course, 1.2).time_s;
@@ -55,7 +41,7 @@ Rates rates(const std::string& design, double effect_pct, const char* name, int 
     for (int day = 0; day < days; ++day) {
         const DayModel model =
             fitDay(test::sketchDay({design, effect_pct, 0.0, 0.5, 0.5, static_cast<unsigned>(2000 + day)}));
-        const auto figure = courseFigure(model, {2500.0, 7000.0}, 1.0, vehicle, course, 1.2, base);
+        const auto figure = courseFigure(model, {{2500.0, 7000.0}, 1.0, {}}, vehicle, course, 1.2, base);
         REQUIRE(figure);
         const auto found = estimateNumber(model, test::minus(2, 0, 1), figure->ofPull, {});
         const double low = figure->seconds(found->estimate + found->half, time);

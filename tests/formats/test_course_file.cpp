@@ -3,6 +3,8 @@
 #include "formats/course_file.h"
 
 #include "core/errors/data_error.h"
+#include "core/road/built_in_courses.h"
+#include "formats/course_json.h"
 #include "support.h"
 
 #include <catch2/catch.hpp>
@@ -68,4 +70,25 @@ TEST_CASE("built-in courses go by their names, others are files") {
     std::ofstream(folder.path() / "moor.csv") << "length [m],gradient [%]\n100,2\n50,3\n";
     CHECK(courseNamed((folder.path() / "moor.csv").string()).name == "moor");
     CHECK_THROWS_AS(courseNamed("no-such-course"), DataError);
+}
+
+TEST_CASE("corners have radii and names, and a course goes through a table and through a day's JSON unchanged") {
+    const Course course = read("#air 12.5 C 96 kPa 70 %\n#corner 2 Lower hairpin, the wet one\n"
+                               "length [m],gradient [%],speed_limit [km/h],radius [m]\n"
+                               "120,4,,\n30,-6.5,54,18\n200,0,,\n");
+    CHECK(course.pieces[1].radius_m == 18.0);
+    CHECK(course.pieces[1].name == "Lower hairpin, the wet one");
+    CHECK(course.pieces[0].name.empty());
+    CHECK(course.pieces[2].radius_m == std::nullopt);
+    CHECK(read(courseAsCsv(course)) == course);
+    CHECK(courseFromJson(ObjectReader(courseToJson(course), "day.json")) == course);
+    CHECK(courseToJson(*builtInCourse("60-100")).dump() == R"({"name":"60-100"})");
+    CHECK(courseFromJson(ObjectReader(Json{{"name", "60-100"}}, "day.json")) == *builtInCourse("60-100"));
+    CHECK(problemOf("length [m],gradient [%],radius [m]\n5,0,0.5\n") == Problem::BadValue);
+    const auto refused = [](const char* text) {
+        return test::messageOf([&] { (void)courseFromJson(ObjectReader(Json::parse(text), "day.json")); });
+    };
+    CHECK(refused(R"({"name": "own"})").find("20 000 pieces") != std::string::npos);
+    CHECK(refused(R"({"name": "own", "pieces": [{"length_m": -3}]})").find("above zero") != std::string::npos);
+    CHECK(refused(R"({"pieces": [{"length_m": 3}]})").find("name") != std::string::npos);
 }

@@ -73,11 +73,11 @@ TEST_CASE("what is wrong with a day is said with the key") {
     CHECK(dayProblem(with("hill-run-day", "other")).find("not a day of Hill Run") != std::string::npos);
     CHECK(dayProblem(with("\"strokes\": 4", "\"strokes\": \"four\""))
               .find("key article.engine.strokes: expected a number") != std::string::npos);
+    CHECK(dayProblem(with("\"pressure_kpa\": 98.10, ", ""))
+              .find("key pulls[0].weather.pressure_kpa: the key is missing") != std::string::npos);
     CHECK(
-        dayProblem(with("\"pressure_kpa\": 98.10, ", "")).find("key pulls[0].weather.pressure_kpa: the key is missing") !=
+        dayProblem(with("\"build\": \"A\"", "\"build\": \"Z\"")).find("key pulls[0].build: there is no build \"Z\"") !=
         std::string::npos);
-    CHECK(dayProblem(with("\"build\": \"A\"", "\"build\": \"Z\"")).find("key pulls[0].build: there is no build \"Z\"") !=
-          std::string::npos);
     CHECK(dayProblem(with("hub_brake", "steam_brake"))
               .find("\"steam_brake\" is not allowed here: use one of engine_brake") != std::string::npos);
     CHECK(dayProblem(with("2026-05-16T09:12:00+01:00", "nine o'clock")).find("pulls[0].started") != std::string::npos);

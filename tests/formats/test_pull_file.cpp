@@ -44,10 +44,13 @@ TEST_CASE("guesses are marked, exact names are not") {
 }
 
 TEST_CASE("a pull without what it needs is refused") {
-    CHECK(pullProblem("time [s],lambda [1],torque [N.m]\n0,1,80\n1,1,81\n").find("no engine speed") != std::string::npos);
-    CHECK(pullProblem("time [s],engine_speed [rpm],lambda [1]\n0,2500,1\n1,2600,1\n").find("neither torque nor power") !=
+    CHECK(pullProblem("time [s],lambda [1],torque [N.m]\n0,1,80\n1,1,81\n").find("no engine speed") !=
           std::string::npos);
-    CHECK(pullProblem("engine_speed [rpm],torque [N.m]\n2500,80\n2600,81\n").find("no time column") != std::string::npos);
+    CHECK(
+        pullProblem("time [s],engine_speed [rpm],lambda [1]\n0,2500,1\n1,2600,1\n").find("neither torque nor power") !=
+        std::string::npos);
+    CHECK(pullProblem("engine_speed [rpm],torque [N.m]\n2500,80\n2600,81\n").find("no time column") !=
+          std::string::npos);
     CHECK(pullProblem("time [s],engine_speed [rpm],torque [N.m]\n1,2500,80\n0,2600,81\n")
               .find("time runs back from 1 s to 0 s") != std::string::npos);
     CHECK(pullProblem("time [s],engine_speed [rpm],torque [stone]\n0,2500,80\n1,2600,81\n")

@@ -41,6 +41,12 @@ OtherDays::OtherDays(DayDocument& document, LogbookLink& link) : m_document(docu
 
 void OtherDays::markOutdated() {
     m_outdated = true;
+    const std::string shown = m_document.isOpen() ? dayId(m_document.day()) : std::string();
+    if (shown != m_dayAsked) { // what was asked about another day is no answer
+        m_dayAsked = shown;
+        m_answer = {};
+        m_answered = ++m_asked;
+    }
     Q_EMIT outdated();
 }
 

@@ -25,7 +25,7 @@ struct OtherDaysAnswer {
 };
 
 /// Asks the logbook about the open day, while a page shows what it answers. What was answered stays until the next
-/// answer is there.
+/// answer is there, but never for another day.
 class OtherDays : public QObject {
     Q_OBJECT
 public:
@@ -49,6 +49,7 @@ private:
     DayDocument& m_document;
     LogbookLink& m_link;
     OtherDaysAnswer m_answer;
+    std::string m_dayAsked; ///< the day that the answer is about
     bool m_outdated = true;
     quint64 m_asked = 0;
     quint64 m_answered = 0;

@@ -36,7 +36,6 @@ inline const Setting<QStringList> kLinks{"cell/links", {}};                     
 inline const Setting<QString> kTone{"pull/tone", QStringLiteral("alternating")}; ///< toneName
 inline const Setting<QByteArray> kCompareSplit{"compare/split", {}};
 inline const Setting<bool> kSmallBoards{"compare/small_boards", false};
-inline const Setting<QString> kRoadCourse{"road/course", {}}; ///< a built-in course or a file
 inline const Setting<QByteArray> kCheckSplit{"check/split", {}};
 } // namespace settings
 

@@ -5624,6 +5624,10 @@
         <source>Builds of other days</source>
         <translation>Stände anderer Tage</translation>
     </message>
+    <message>
+        <source>Worth on the day&apos;s course</source>
+        <translation>Wert auf der Strecke des Tages</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::RoadPage</name>
@@ -5638,10 +5642,6 @@
     <message>
         <source>Course out of a file</source>
         <translation>Strecke aus einer Datei</translation>
-    </message>
-    <message>
-        <source>Courses (*.csv)</source>
-        <translation>Strecken (*.csv)</translation>
     </message>
     <message>
         <source>Take the course as the use</source>
@@ -5668,10 +5668,6 @@
         <translation>Aus einer Datei …</translation>
     </message>
     <message>
-        <source>A table of length, gradient and corner speeds</source>
-        <translation>Eine Tabelle von Länge, Steigung und Kurvengeschwindigkeiten</translation>
-    </message>
-    <message>
         <source>As use</source>
         <translation>Als Nutzung</translation>
     </message>
@@ -5686,6 +5682,26 @@
     <message>
         <source>What a curve is worth where it is driven</source>
         <translation>Was eine Kurve dort wert ist, wo gefahren wird</translation>
+    </message>
+    <message>
+        <source>Drive on %1</source>
+        <translation>Fahren auf: %1</translation>
+    </message>
+    <message>
+        <source>Courses (*.csv *.gpx *.GPX)</source>
+        <translation>Strecken (*.csv *.gpx *.GPX)</translation>
+    </message>
+    <message>
+        <source>Fit the drag area to a timed run</source>
+        <translation>Die Luftwiderstandsfläche an eine gestoppte Fahrt anpassen</translation>
+    </message>
+    <message>
+        <source>Fit the launch to a timed run</source>
+        <translation>Den Start an eine gestoppte Fahrt anpassen</translation>
+    </message>
+    <message>
+        <source>A table of length, gradient and corner speeds, or a track with heights (GPX)</source>
+        <translation>Eine Tabelle von Länge, Steigung und Kurvengeschwindigkeiten, oder eine Spur mit Höhen (GPX)</translation>
     </message>
 </context>
 <context>
@@ -5915,6 +5931,41 @@
     <message>
         <source>Go on with %1</source>
         <translation>Weiter mit %1</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::TimedRunPanel</name>
+    <message>
+        <source>A run that was timed</source>
+        <translation>Eine gestoppte Fahrt</translation>
+    </message>
+    <message>
+        <source>time</source>
+        <translation>Zeit</translation>
+    </message>
+    <message>
+        <source>speed at its end</source>
+        <translation>am Ende</translation>
+    </message>
+    <message>
+        <source>What is fitted to it</source>
+        <translation>Was daran angepasst wird</translation>
+    </message>
+    <message>
+        <source>drag area</source>
+        <translation>cw·A</translation>
+    </message>
+    <message>
+        <source>launch</source>
+        <translation>Anfahren</translation>
+    </message>
+    <message>
+        <source>Fit</source>
+        <translation>Anpassen</translation>
+    </message>
+    <message>
+        <source>what is fitted</source>
+        <translation>angepasst wird</translation>
     </message>
 </context>
 <context>
@@ -6497,6 +6548,14 @@
     <message>
         <source>Change the vehicle: %1</source>
         <translation>Fahrzeug ändern: %1</translation>
+    </message>
+    <message>
+        <source>converter stall</source>
+        <translation>Wandler: fest</translation>
+    </message>
+    <message>
+        <source>its torque ratio</source>
+        <translation>Wandler: Verh.</translation>
     </message>
 </context>
 <context>

@@ -5624,6 +5624,10 @@
         <source>Builds of other days</source>
         <translation>Montages d&apos;autres jours</translation>
     </message>
+    <message>
+        <source>Worth on the day&apos;s course</source>
+        <translation>Valeur sur le parcours de la journée</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::RoadPage</name>
@@ -5638,10 +5642,6 @@
     <message>
         <source>Course out of a file</source>
         <translation>Parcours d&apos;un fichier</translation>
-    </message>
-    <message>
-        <source>Courses (*.csv)</source>
-        <translation>Parcours (*.csv)</translation>
     </message>
     <message>
         <source>Take the course as the use</source>
@@ -5668,10 +5668,6 @@
         <translation>D&apos;un fichier …</translation>
     </message>
     <message>
-        <source>A table of length, gradient and corner speeds</source>
-        <translation>Une table de longueurs, pentes et vitesses de virage</translation>
-    </message>
-    <message>
         <source>As use</source>
         <translation>Comme usage</translation>
     </message>
@@ -5686,6 +5682,26 @@
     <message>
         <source>What a curve is worth where it is driven</source>
         <translation>Ce que vaut une courbe là où l&apos;on roule</translation>
+    </message>
+    <message>
+        <source>Drive on %1</source>
+        <translation>Rouler sur : %1</translation>
+    </message>
+    <message>
+        <source>Courses (*.csv *.gpx *.GPX)</source>
+        <translation>Parcours (*.csv *.gpx *.GPX)</translation>
+    </message>
+    <message>
+        <source>Fit the drag area to a timed run</source>
+        <translation>Ajuster la surface de traînée à un parcours chronométré</translation>
+    </message>
+    <message>
+        <source>Fit the launch to a timed run</source>
+        <translation>Ajuster le départ à un parcours chronométré</translation>
+    </message>
+    <message>
+        <source>A table of length, gradient and corner speeds, or a track with heights (GPX)</source>
+        <translation>Un tableau de longueurs, pentes et vitesses en virage, ou une trace avec altitudes (GPX)</translation>
     </message>
 </context>
 <context>
@@ -5915,6 +5931,41 @@
     <message>
         <source>Go on with %1</source>
         <translation>Continuer avec %1</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::TimedRunPanel</name>
+    <message>
+        <source>A run that was timed</source>
+        <translation>Un parcours chronométré</translation>
+    </message>
+    <message>
+        <source>time</source>
+        <translation>temps</translation>
+    </message>
+    <message>
+        <source>speed at its end</source>
+        <translation>vitesse finale</translation>
+    </message>
+    <message>
+        <source>What is fitted to it</source>
+        <translation>Ce qui y est ajusté</translation>
+    </message>
+    <message>
+        <source>drag area</source>
+        <translation>S·Cx</translation>
+    </message>
+    <message>
+        <source>launch</source>
+        <translation>départ</translation>
+    </message>
+    <message>
+        <source>Fit</source>
+        <translation>Ajuster</translation>
+    </message>
+    <message>
+        <source>what is fitted</source>
+        <translation>à ajuster</translation>
     </message>
 </context>
 <context>
@@ -6497,6 +6548,14 @@
     <message>
         <source>Change the vehicle: %1</source>
         <translation>Modifier le véhicule : %1</translation>
+    </message>
+    <message>
+        <source>converter stall</source>
+        <translation>calage du conv.</translation>
+    </message>
+    <message>
+        <source>its torque ratio</source>
+        <translation>rapport du conv.</translation>
     </message>
 </context>
 <context>

@@ -147,6 +147,7 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
     addSection(tr("All builds: the field"), &report::SheetSections::field);
     addSection(tr("What each part gives: credit"), &report::SheetSections::credit);
     addSection(tr("Builds of other days"), &report::SheetSections::otherDays);
+    addSection(tr("Worth on the day's course"), &report::SheetSections::road);
     column->addSpacing(px(16));
     for (const char* id : {"report.print", "report.pdf", "report.html", "report.svg", "report.csv", "day.export_zip"}) {
         QAction* action = actions.get(id);

@@ -4,6 +4,7 @@
 
 #include "app/look/language.h"
 #include "app/look/words.h"
+#include "core/units/road_speed.h"
 
 #include <algorithm>
 #include <cmath>
@@ -13,18 +14,11 @@ using namespace Qt::StringLiterals;
 namespace hillrun {
 namespace {
 
-constexpr double kKmh = 3.6;
-constexpr int kPoints = 200; ///< along the way
-
-double wayOf(const DayRoad& road, const RoadRun& run) {
-    return road.course.isRolling() ? run.moments.back().distance_m : road.course.length_m();
-}
-
 BoardSeries speedSeries(const RoadRun& run, const QPen& pen, const QString& label) {
     BoardSeries out;
     for (const RoadMoment& one : run.moments) {
         out.x.push_back(one.distance_m);
-        out.y.push_back(one.speed_ms * kKmh);
+        out.y.push_back(one.speed_ms * kKmhPerMs);
     }
     out.pen = pen;
     out.label = label;
@@ -96,35 +90,23 @@ BoardContent leadBoard(const DayRoad& road, const std::string& from, const std::
         QObject::tr("%1 later than %2, s \u00B7 band: 95\u00A0%, in proportion to the time").arg(qs(to), qs(from));
     out.xTitle = u"m"_s;
     out.zeroLine = true;
-    out.symmetric = true;
-    const RoadBuild* a = road.build(from);
-    const RoadBuild* b = road.build(to);
-    const RoadDifference* difference = road.find(from, to);
-    if (!a || !b)
+    LeadAlong lead = leadAlong(road, from, to);
+    if (lead.distance_m.empty())
         return out;
-    const double way = std::min(wayOf(road, a->run), wayOf(road, b->run));
-    out.xRange = RpmRange{0.0, wayOf(road, b->run)};
+    out.xRange = RpmRange{0.0, wayOf(road, road.build(to)->run)};
     BoardSeries line;
-    BoardBand band;
-    for (int i = 0; i <= kPoints; ++i) {
-        const double at = way * i / kPoints;
-        const double passed = a->run.passed_s(at);
-        const double later = b->run.passed_s(at) - passed;
-        line.x.push_back(at);
-        line.y.push_back(later);
-        if (difference && std::isfinite(difference->low_s)) {
-            const double share = passed / a->run.time_s;
-            band.x.push_back(at);
-            band.low.push_back(later + share * (difference->low_s - difference->delta_s));
-            band.high.push_back(later + share * (difference->high_s - difference->delta_s));
-        }
-    }
+    line.x = lead.distance_m;
+    line.y = std::move(lead.later_s);
     line.pen = QPen(theme.ink, 2.0, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin);
-    band.colour = theme.quietInk;
-    band.colour.setAlpha(theme.dark ? 80 : 60);
     out.series.push_back(std::move(line));
-    if (!band.x.empty())
+    if (!lead.low_s.empty()) {
+        BoardBand band;
+        band.x = std::move(lead.distance_m);
+        band.low = std::move(lead.low_s);
+        band.high = std::move(lead.high_s);
+        band.colour = theme.faded(theme.quietInk, theme.dark ? 0.3 : 0.24);
         out.bands.push_back(std::move(band));
+    }
     return out;
 }
 
@@ -132,7 +114,7 @@ QString roadCursor(const DayRoad& road, const std::string& from, const std::stri
     QString out = numberText(distance_m, 0) + u"\u00A0m"_s;
     for (const std::string& id : {from, to})
         if (const RoadBuild* build = road.build(id))
-            out += u"  %1 %2\u00A0km/h"_s.arg(qs(id), numberText(speedAt(build->run, distance_m) * kKmh, 0));
+            out += u"  %1 %2\u00A0km/h"_s.arg(qs(id), numberText(speedAt(build->run, distance_m) * kKmhPerMs, 0));
     const RoadBuild* a = road.build(from);
     const RoadBuild* b = road.build(to);
     if (a && b)
@@ -153,7 +135,7 @@ std::vector<RoadRow> roadRows(const DayRoad& road, const std::string& from, cons
             if (one.from_kmh == other.from_kmh && one.to_kmh == other.to_kmh)
                 out.push_back({u"%1\u2013%2\u00A0km/h"_s.arg(one.from_kmh).arg(one.to_kmh), seconds(one.seconds),
                                seconds(other.seconds)});
-    const auto speed = [](const RoadRun& run) { return numberText(run.endSpeed_ms * kKmh, 0) + u"\u00A0km/h"_s; };
+    const auto speed = [](const RoadRun& run) { return numberText(run.endSpeed_ms * kKmhPerMs, 0) + u"\u00A0km/h"_s; };
     out.push_back({QObject::tr("At its end"), speed(a->run), speed(b->run)});
     return out;
 }

@@ -14,6 +14,7 @@
 #include "core/plan/named_use.h"
 #include "formats/course_file.h"
 
+#include <cmath>
 #include <QClipboard>
 #include <QGuiApplication>
 #include <QHBoxLayout>
@@ -31,7 +32,7 @@ const char* const kFirstCourse = "larkfell-hill";
 
 RoadPage::RoadPage(const Workplace& at, QWidget* parent)
     : PageView(parent), m_document(at.document), m_selection(at.selection), m_look(at.look), m_actions(at.actions),
-      m_dialogs(at.dialogs), m_course(*builtInCourse(kFirstCourse)) {
+      m_dialogs(at.dialogs) {
     setObjectName(u"roadPage"_s);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(px(16), px(12), px(16), px(12));
@@ -59,10 +60,10 @@ QWidget* RoadPage::makeLeft() {
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFixedWidth(px(300));
+    scroll->setFixedWidth(px(308));
     auto* left = new QWidget(scroll);
     auto* column = new QVBoxLayout(left);
-    column->setContentsMargins(0, 0, 0, 0);
+    column->setContentsMargins(0, 0, px(8), 0); // clear of the scroll bar
     column->setSpacing(px(8));
     const Panel panel = makePanel(tr("Course"), left);
     m_courses = new QComboBox(panel.frame);
@@ -83,12 +84,15 @@ QWidget* RoadPage::makeLeft() {
     panel.column->addLayout(buttons);
     column->addWidget(panel.frame);
     column->addWidget(new VehiclePanel(m_document, left));
+    m_timed = new TimedRunPanel(left);
+    column->addWidget(m_timed);
     m_taken = quietLabel(u"roadTaken"_s, left);
     column->addWidget(m_taken);
     column->addStretch(1);
     scroll->setWidget(left);
     connect(m_courses, &QComboBox::activated, this,
             [this](int row) { takeCourse(m_courses->itemData(row).toString()); });
+    connect(m_timed, &TimedRunPanel::wanted, this, &RoadPage::fit);
     return scroll;
 }
 
@@ -127,8 +131,8 @@ void RoadPage::showEvent(QShowEvent* event) {
 
 void RoadPage::takeCourse(const QString& nameOrFile) {
     try {
-        m_course = courseNamed(nameOrFile.toStdString());
-        m_file = builtInCourse(nameOrFile.toStdString()) ? QString() : nameOrFile;
+        const Course course = courseNamed(nameOrFile.toStdString());
+        m_document.edit(tr("Drive on %1").arg(qs(courseName(course))), [&](TestDay& day) { day.plan.course = course; });
     } catch (const DataError& error) {
         m_dialogs.showError(m_actions.window(), tr("This course could not be read"), errorText(error));
     }
@@ -136,61 +140,93 @@ void RoadPage::takeCourse(const QString& nameOrFile) {
 }
 
 void RoadPage::chooseFile() {
-    if (const auto file = m_dialogs.askFile(this, tr("Course out of a file"), tr("Courses (*.csv)")))
+    if (const auto file = m_dialogs.askFile(this, tr("Course out of a file"), tr("Courses (*.csv *.gpx *.GPX)")))
         takeCourse(*file);
 }
 
-void RoadPage::takeAsUse() {
-    const RoadBuild* base = m_road.build(from());
-    if (!base || base->use.size() < 2)
+void RoadPage::fit(FittedNumber what, const TimedRun& timed) {
+    const auto analysis = m_document.analysis();
+    const auto engine = analysis ? courseCurve(m_road, *analysis, from()) : std::nullopt;
+    if (!engine)
         return;
-    SpeedWeights weights;
-    for (const SpeedShare& one : base->use)
-        weights.push_back({one.rpm, one.share});
-    m_document.edit(tr("Take the course as the use"), [&](TestDay& day) { nameUse(day, WantedUse(weights)); });
+    const RunFit found = fitToRun(m_road, *engine, what, timed);
+    m_timed->say(qs(found.said));
+    if (!found.value)
+        return;
+    const bool drag = what == FittedNumber::DragArea;
+    const double places = drag ? 1000.0 : 1.0;
+    const double value = std::round(*found.value * places) / places;
+    m_document.edit(drag ? tr("Fit the drag area to a timed run") : tr("Fit the launch to a timed run"),
+                    [&](TestDay& day) {
+                        Vehicle& vehicle = day.article.vehicle;
+                        if (drag)
+                            vehicle.dragArea_m2 = value;
+                        else
+                            (vehicle.converterStall_rpm ? vehicle.converterStall_rpm : vehicle.launch_rpm) = value;
+                    });
 }
 
-std::string RoadPage::from() const {
-    return m_road.find(m_selection.from(), m_selection.to()) || m_road.differences.empty()
-               ? m_selection.from()
-               : m_road.differences.front().from;
+void RoadPage::takeAsUse() {
+    SpeedWeights weights;
+    for (const SpeedShare& one : useOnCourse(m_road, from()))
+        weights.push_back({one.rpm, one.share});
+    if (!weights.empty())
+        m_document.edit(tr("Take the course as the use"), [&](TestDay& day) { nameUse(day, WantedUse(weights)); });
 }
+
+const RoadDifference* RoadPage::shown() const {
+    const RoadDifference* looked = m_road.find(m_selection.from(), m_selection.to());
+    return looked || m_road.differences.empty() ? looked : &m_road.differences.front();
+}
+
+std::string RoadPage::from() const { return shown() ? shown()->from : m_selection.from(); }
 
 void RoadPage::refresh() {
-    const QString name = m_file.isEmpty() ? qs(m_course.name) : m_file;
-    if (m_courses->findData(name) < 0)
-        m_courses->addItem(qs(m_course.name), name);
-    m_courses->setCurrentIndex(m_courses->findData(name));
+    const Course course = courseOfDay(m_document.day()).value_or(*builtInCourse(kFirstCourse));
     const auto analysis = m_document.analysis();
-    m_road = analysis ? dayRoad(m_document.day(), *analysis, m_course) : DayRoad{};
+    m_road = analysis ? dayRoad(m_document.day(), *analysis, course) : DayRoad{};
+    m_road.course.name = course.name;
     m_taken->setText(qs(m_road.taken));
+    refreshCourses();
+    refreshBoards();
+    refreshAnswer();
+}
+
+/// The built-in ones, and the day's own.
+void RoadPage::refreshCourses() {
+    const int builtIn = static_cast<int>(builtInCourses().size());
+    while (m_courses->count() > builtIn)
+        m_courses->removeItem(builtIn);
+    const QString name = qs(m_road.course.name);
+    if (m_courses->findData(name) < 0)
+        m_courses->addItem(name, name);
+    m_courses->setCurrentIndex(m_courses->findData(name));
+}
+
+void RoadPage::refreshBoards() {
     const std::string first = from();
-    const std::string second =
-        first == m_selection.from() || m_road.differences.empty() ? m_selection.to() : m_road.differences.front().to;
+    const std::string second = shown() ? shown()->to : m_selection.to();
     const bool any = m_road.build(first) || m_road.build(second);
     m_boards->setVisible(any);
-    if (any) {
-        m_speed->setContent(speedBoard(m_document.day(), m_road, first, second, m_look.theme()));
-        m_lead->setContent(leadBoard(m_road, first, second, m_look.theme()));
-        std::array<QStringList, 3> columns;
-        for (const RoadRow& row : roadRows(m_road, first, second)) {
-            columns[0] << row.what;
-            columns[1] << row.first;
-            columns[2] << row.second;
-        }
-        for (size_t i = 0; i < columns.size(); ++i)
-            m_columns[i]->setText(columns[i].join(u'\n'));
-        m_shifts->setText(shiftLines(m_road, first, second).join(u'\n'));
+    if (!any)
+        return;
+    m_speed->setContent(speedBoard(m_document.day(), m_road, first, second, m_look.theme()));
+    m_lead->setContent(leadBoard(m_road, first, second, m_look.theme()));
+    std::array<QStringList, 3> columns;
+    for (const RoadRow& row : roadRows(m_road, first, second)) {
+        columns[0] << row.what;
+        columns[1] << row.first;
+        columns[2] << row.second;
     }
-    refreshAnswer();
+    for (size_t i = 0; i < columns.size(); ++i)
+        m_columns[i]->setText(columns[i].join(u'\n'));
+    m_shifts->setText(shiftLines(m_road, first, second).join(u'\n'));
 }
 
 void RoadPage::refreshAnswer() {
     const Theme& t = m_look.theme();
     const auto analysis = m_document.analysis();
-    const RoadDifference* difference = m_road.find(m_selection.from(), m_selection.to());
-    if (!difference && !m_road.differences.empty())
-        difference = &m_road.differences.front();
+    const RoadDifference* difference = shown();
     m_head->setMark(!difference || !difference->proven() ? t.unresolved : difference->delta_s < 0.0 ? t.gain : t.loss);
     m_head->caution->setText(difference ? phrase("road.model") : QString());
     if (!m_document.isOpen())
@@ -210,35 +246,15 @@ void RoadPage::refreshAnswer() {
 }
 
 void RoadPage::refreshCursor(double distance_m) {
-    const RoadDifference* shown = m_road.find(m_selection.from(), m_selection.to());
-    if (!shown && !m_road.differences.empty())
-        shown = &m_road.differences.front();
-    m_speed->setCursor(distance_m, shown ? roadCursor(m_road, shown->from, shown->to, distance_m) : QString());
+    const RoadDifference* pair = shown();
+    m_speed->setCursor(distance_m, pair ? roadCursor(m_road, pair->from, pair->to, distance_m) : QString());
     m_lead->setCursor(distance_m, {});
-}
-
-void RoadPage::recall(const SettingsStore& settings) {
-    const QString kept = settings.get(settings::kRoadCourse);
-    if (kept.isEmpty() || kept == m_file || kept == qs(m_course.name))
-        return;
-    try {
-        m_course = courseNamed(kept.toStdString());
-        m_file = builtInCourse(kept.toStdString()) ? QString() : kept;
-    } catch (const DataError&) { // the file is gone: the first course stands there
-    }
-}
-
-void RoadPage::remember(SettingsStore& settings) const {
-    settings.set(settings::kRoadCourse, m_file.isEmpty() ? qs(m_course.name) : m_file);
 }
 
 void RoadPage::copyTable() const {
     CopiedTable out{m_head->answer->text(), {}, {}};
-    const RoadDifference* shown = m_road.find(m_selection.from(), m_selection.to());
-    if (!shown && !m_road.differences.empty())
-        shown = &m_road.differences.front();
-    if (shown)
-        for (const RoadRow& row : roadRows(m_road, shown->from, shown->to)) {
+    if (const RoadDifference* pair = shown())
+        for (const RoadRow& row : roadRows(m_road, pair->from, pair->to)) {
             const QStringList cells{row.what, row.first, row.second};
             if (out.head.isEmpty())
                 out.head = cells;
@@ -258,11 +274,12 @@ void RoadPage::copyPicture() const {
 PageSpec roadSpec() {
     const auto declare = [](const Workplace& at) {
         const auto page = [at]() -> RoadPage& { return pageOf<RoadPage>(at.host, "road"); };
-        at.actions.add({.id = "road.file",
-                        .text = RoadPage::tr("From a file \u2026"),
-                        .tip = RoadPage::tr("A table of length, gradient and corner speeds"),
-                        .scope = {"road"}},
-                       &at.actions, [page] { page().chooseFile(); });
+        at.actions.add(
+            {.id = "road.file",
+             .text = RoadPage::tr("From a file \u2026"),
+             .tip = RoadPage::tr("A table of length, gradient and corner speeds, or a track with heights (GPX)"),
+             .scope = {"road"}},
+            &at.actions, [page] { page().chooseFile(); });
         at.actions.add({.id = "road.as_use",
                         .text = RoadPage::tr("As use"),
                         .tip = RoadPage::tr("The time that the engine spends at each speed becomes what the builds are "

@@ -5,6 +5,7 @@
 #include "app/board/board.h"
 #include "app/frame/answer_head.h"
 #include "app/frame/page.h"
+#include "app/road/timed_run_panel.h"
 #include "core/road/day_road.h"
 
 #include <array>
@@ -23,8 +24,6 @@ public:
     /// The time at full throttle becomes what the builds are wanted for.
     void takeAsUse();
     [[nodiscard]] const DayRoad& road() const { return m_road; }
-    void recall(const SettingsStore& settings) override;
-    void remember(SettingsStore& settings) const override;
     [[nodiscard]] bool canCopy() const override { return m_road.whyNot.empty() && !m_road.builds.empty(); }
     void copyPicture() const override;
     void copyTable() const override;
@@ -36,9 +35,14 @@ private:
     QWidget* makeLeft();
     QWidget* makeRight();
     void takeCourse(const QString& nameOrFile);
+    void fit(FittedNumber what, const TimedRun& timed);
     void refresh();
+    void refreshCourses();
+    void refreshBoards();
     void refreshAnswer();
     void refreshCursor(double distance_m);
+    /// The pair looked at, else the first of the day; null when no two builds arrive.
+    [[nodiscard]] const RoadDifference* shown() const;
     [[nodiscard]] std::string from() const;
 
     DayDocument& m_document;
@@ -46,11 +50,10 @@ private:
     Look& m_look;
     ActionRegistry& m_actions;
     Dialogs& m_dialogs;
-    Course m_course;
-    QString m_file; ///< that it was read from; empty: built in
     DayRoad m_road;
     AnswerHead* m_head = nullptr;
     QComboBox* m_courses = nullptr;
+    TimedRunPanel* m_timed = nullptr;
     QLabel* m_taken = nullptr;
     QFrame* m_boards = nullptr;
     Board* m_speed = nullptr;

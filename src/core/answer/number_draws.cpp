@@ -19,13 +19,12 @@ constexpr Index kErrorDraws = static_cast<Index>(kErrorBlocks) * kErrorBlock;
 constexpr unsigned kErrorSeed = 20260529;
 constexpr Index kScales = 1000;
 
-/// A matrix M with M M' = C, also of a C that is not of full rank.
-Eigen::MatrixXd rootOf(const Eigen::MatrixXd& c) {
-    const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> eigen(c);
+} // namespace
+
+Eigen::MatrixXd rootOf(const Eigen::MatrixXd& covariance) {
+    const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> eigen(covariance);
     return eigen.eigenvectors() * eigen.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
 }
-
-} // namespace
 
 Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers, const ForEach& forEach) {
     std::vector<float> scales;

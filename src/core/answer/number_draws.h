@@ -28,4 +28,7 @@ private:
 /// design alone and are kept.
 double familyCritical(ErrorDraws& draws, const std::vector<Eigen::VectorXd>& contrasts, DrawCache& cache);
 
+/// A matrix M with M M' = C, also of a C that is not of full rank.
+Eigen::MatrixXd rootOf(const Eigen::MatrixXd& covariance);
+
 } // namespace hillrun

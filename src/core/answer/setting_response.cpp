@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/answer/setting_response.h"
 
+#include "core/answer/number_draws.h"
+
 #include <algorithm>
 #include <boost/math/distributions/fisher_f.hpp>
 #include <boost/random/chi_squared_distribution.hpp>
@@ -44,12 +46,6 @@ MatrixXd linesOf(const SettingDesign& design) {
     if (design.driftTaken)
         out.col(2) = design.hours.array() - design.hours.mean();
     return out;
-}
-
-/// Root of a covariance that may be flat in some directions.
-MatrixXd rootOf(const MatrixXd& covariance) {
-    const Eigen::SelfAdjointEigenSolver<MatrixXd> eigen(covariance);
-    return eigen.eigenvectors() * eigen.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
 }
 
 std::vector<double> roughnesses() {

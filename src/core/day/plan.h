@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/day/build_of_day.h"
+#include "core/day/course.h"
 #include "core/day/wanted_use.h"
 
 #include <optional>
@@ -46,6 +47,7 @@ struct Plan {
     std::vector<BuildOfDay> earlier; ///< builds of other days that are put beside today's
     WantedUse use;                   ///< what the builds are wanted for
     std::string unknownUseKeys;      ///< of the use, not of the plan
+    std::optional<Course> course;    ///< where the curves are driven; of a built-in one its name tells
     bool useAfterLooking = false;    ///< it was chosen when pulls were there already
     PullProtocol protocol;
     std::string unknownKeys;

@@ -30,7 +30,11 @@ struct Vehicle {
     std::optional<double> drivelineEfficiency{};
     std::optional<double> shiftTime_s{};
     std::optional<double> launch_rpm{}; ///< a slipping clutch holds the engine there
-    std::vector<double> shift_rpm{};    ///< one fewer than gears; empty: the best
+    /// A torque converter in place of the clutch: where it holds the engine while the vehicle stands, and its torque
+    /// out over in there.
+    std::optional<double> converterStall_rpm{};
+    std::optional<double> converterTorqueRatio{};
+    std::vector<double> shift_rpm{}; ///< one fewer than gears; empty: the best
     std::string unknownKeys{};
     bool operator==(const Vehicle&) const = default;
 };

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/plan/gear_check.h"
 
-#include "core/units/units.h"
+#include "core/units/road_speed.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -65,7 +65,7 @@ GearCheck checkGears(const TestDay& day) {
         row.gear = static_cast<int>(i) + 1;
         row.ratio = vehicle.gears[i];
         row.speedAtEnd_kmh =
-            3.6 * angularSpeed(out.end_rpm) * *vehicle.tyreRadius_m / (vehicle.gears[i] * *vehicle.finalDrive);
+            kKmhPerMs * roadSpeed_ms(out.end_rpm, vehicle.gears[i] * *vehicle.finalDrive, *vehicle.tyreRadius_m);
         for (const Limit& limit : limits)
             if (limit.speed_kmh && row.speedAtEnd_kmh > *limit.speed_kmh)
                 row.over.push_back({limit.name});

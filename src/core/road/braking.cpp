@@ -2,6 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/road/braking.h"
 
+#include "core/units/units.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -40,7 +42,7 @@ double Braking::seconds(double from_ms, double to_ms) const {
 
 Braking brakingOn(const RoadVehicle& v, const RoadState& road) {
     const double slope = std::hypot(1.0, road.gradient);
-    return {kGravity * (v.tyreGrip + v.rollingResistance + road.gradient) / slope,
+    return {unit::kStandardGravity * (v.tyreGrip + v.rollingResistance + road.gradient) / slope,
             0.5 * road.airDensity_kg_m3 * v.dragArea_m2 / v.mass_kg};
 }
 

@@ -5,7 +5,7 @@
 #include "core/answer/figure.h"
 #include "core/errors/data_error.h"
 #include "core/units/nan.h"
-#include "core/units/units.h"
+#include "core/units/road_speed.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,15 +14,14 @@
 namespace hillrun {
 namespace {
 
-constexpr double kKmh = 3.6;
 /// What is taken for what nobody noted (common practice).
 constexpr double kRolling = 0.013;
 constexpr double kGrip = 1.0;
 constexpr double kEfficiency = 0.90;
 constexpr double kShift_s = 0.4;
 constexpr double kDriver_kg = 75.0;
+constexpr double kConverter = 2.0;
 constexpr double kSpeeds_kmh[][2] = {{0, 60}, {0, 100}, {0, 160}, {60, 100}, {80, 120}, {100, 160}};
-constexpr double kGasConstant = 287.05; ///< of dry air, J/(kg K)
 
 double takenOr(const std::optional<double>& known, double usual, const char* what, VehicleTaken& out) {
     if (known)
@@ -31,15 +30,19 @@ double takenOr(const std::optional<double>& known, double usual, const char* wha
     return usual;
 }
 
-/// The part of a curve that all pulls share.
-EngineCurve engineCurve(const std::vector<double>& rpm, const std::vector<double>& torque_nm, const RpmRange& range,
-                        double factor) {
+/// What the day's coast-downs took off on the way to the wheels, of the first pull in use.
+EngineCurve measuredLoss(const DayAnalysis& analysis) {
     EngineCurve out;
-    for (size_t i = 0; i < rpm.size(); ++i)
-        if (rpm[i] >= range.low - 1e-6 && rpm[i] <= range.high + 1e-6 && std::isfinite(torque_nm[i])) {
-            out.rpm.push_back(rpm[i]);
-            out.torque_nm.push_back(factor * torque_nm[i]);
-        }
+    if (!analysis.loss || !analysis.place.estimate)
+        return out;
+    for (const PullResult& pull : analysis.pulls) {
+        if (!pull.used || !pull.curve || pull.curve->loss_w.empty())
+            continue;
+        out.rpm = pull.curve->rpm;
+        for (size_t i = 0; i < out.rpm.size(); ++i)
+            out.torque_nm.push_back(pull.curve->loss_w[i] / angularSpeed(out.rpm[i]));
+        break;
+    }
     return out;
 }
 
@@ -51,20 +54,20 @@ void setAir(const TestDay& day, const DayAnalysis& analysis, DayRoad& out) {
         const HumidAir air = humidAir(*out.course.air);
         out.airDensity_kg_m3 = air.density_kg_m3;
         if (standard != Standard::Uncorrected)
-            out.torqueFactor = 1.0 / airFactor(standard, air, engineForAir(day)).factor;
+            out.torque.airFactor = 1.0 / airFactor(standard, air, engineForAir(day)).factor;
         return;
     }
-    const double pressure_pa = info.referencePressure_pa > 0.0 ? info.referencePressure_pa : 101325.0;
-    const double temperature_k =
-        unit::kZeroCelsius_k + (info.referencePressure_pa > 0.0 ? info.referenceTemperature_c : 15.0);
-    out.airDensity_kg_m3 = pressure_pa / (kGasConstant * temperature_k);
+    const bool hasReference = info.referencePressure_pa > 0.0;
+    const double temperature_c = hasReference ? info.referenceTemperature_c : 15.0;
+    out.airDensity_kg_m3 =
+        humidAir({temperature_c, hasReference ? info.referencePressure_pa : 101325.0, {}}).density_kg_m3;
 }
 
-RoadBuild driven(const std::string& id, const VehicleTaken& taken, const EngineCurve& engine, const DayRoad& road) {
-    RoadBuild out{id, driveCourse(taken.vehicle, engine, road.course, road.airDensity_kg_m3), {}, {}};
+RoadBuild driven(const std::string& id, const EngineCurve& engine, const DayRoad& road) {
+    RoadBuild out{id, driveCourse(road.vehicle, engine, road.course, road.airDensity_kg_m3), {}, {}};
     if (!road.course.isRolling() && out.run.finished())
         for (const auto& [from, to] : kSpeeds_kmh)
-            if (const auto seconds = out.run.between_s(from / kKmh, to / kKmh))
+            if (const auto seconds = out.run.between_s(from / kKmhPerMs, to / kKmhPerMs))
                 out.times.push_back({from, to, *seconds});
     out.use = timeAtSpeeds(out.run);
     return out;
@@ -113,6 +116,34 @@ std::optional<RoadDifference> differenceOf(const DayAnalysis& analysis, const Co
                           differenceByPiece(road, from->run, to->run)};
 }
 
+/// Nobody noted it: where the curve begins. Nothing is known above the curve.
+void takeLaunch(const RpmRange& range, VehicleTaken& taken) {
+    double& launch = taken.vehicle.launch_rpm;
+    if (!(launch > 0.0)) {
+        launch = range.low;
+        taken.taken.push_back({"road.taken_launch", {Rpm{range.low}}});
+    }
+    launch = std::min(launch, range.high);
+}
+
+/// All pairs of builds that arrive, by one figure of each pull.
+void compareBuilds(const DayAnalysis& analysis, DayRoad& out) {
+    const auto base =
+        std::find_if(out.builds.begin(), out.builds.end(), [](const RoadBuild& build) { return build.run.finished(); });
+    if (base == out.builds.end())
+        return;
+    const EngineCurve ofBase = out.torque.of(analysis.rpm, analysis.findBuild(base->id)->torque_nm);
+    if (const auto times =
+            courseFigure(*analysis.model, out.torque, out.vehicle, out.course, out.airDensity_kg_m3, ofBase))
+        for (const auto& [comparisons, into] :
+             {std::pair(&analysis.comparisons, &out.differences), std::pair(&analysis.otherPairs, &out.others)})
+            for (const Comparison& c : *comparisons)
+                if (const auto difference = differenceOf(analysis, c, *times, out))
+                    into->push_back(*difference);
+    if (out.differences.empty() && out.builds.size() > 1)
+        out.whyNoDifference = {"road.no_answer"};
+}
+
 /// The pieces that hold most of a difference, as few as give four fifths of it, in the order of the road.
 std::vector<size_t> piecesThatCount(const RoadDifference& difference) {
     std::vector<size_t> order(difference.byPiece_s.size());
@@ -134,6 +165,20 @@ std::vector<size_t> piecesThatCount(const RoadDifference& difference) {
     }
     std::sort(out.begin(), out.end());
     return out;
+}
+
+/// "388-548 m (out of the lower hairpin)"
+Statement stretchPhrase(const Course& course, size_t piece) {
+    double from_m = 0.0;
+    for (size_t i = 0; i < piece; ++i)
+        from_m += course.pieces[i].length_m;
+    const Number from = decimals(from_m, 0);
+    const Number to = decimals(from_m + course.pieces[piece].length_m, 0);
+    if (const auto here = cornerName(course, piece))
+        return {"road.stretch_in", {from, to, *here}};
+    if (const auto before = piece > 0 ? cornerName(course, piece - 1) : std::nullopt)
+        return {"road.stretch_out_of", {from, to, *before}};
+    return {"road.stretch", {from, to}};
 }
 
 } // namespace
@@ -163,7 +208,10 @@ VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place) {
     v.rollingResistance = takenOr(known.rollingResistance, kRolling, "road.taken_rolling", out);
     v.tyreGrip = takenOr(known.tyreGrip, kGrip, "road.taken_grip", out);
     v.shiftTime_s = takenOr(known.shiftTime_s, kShift_s, "road.taken_shift", out);
-    if (place.at != MeasuredAt::Wheel)
+    if (place.at != MeasuredAt::Wheel && place.estimate) { // what the day added on the way is taken off again
+        v.efficiency = day.loss.method == LossMethod::Percent ? 1.0 - day.loss.percent / 100.0 : 1.0;
+        out.taken.push_back({"road.loss_of_day"});
+    } else if (place.at != MeasuredAt::Wheel)
         v.efficiency = takenOr(known.drivelineEfficiency, kEfficiency, "road.taken_efficiency", out);
     v.driven = known.drivenAxle.value_or(DrivenAxle::Rear);
     v.wheelbase_m = known.wheelbase_m.value_or(0.0);
@@ -172,6 +220,10 @@ VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place) {
     v.engineInertia_kgm2 = day.article.engine.inertia_kgm2.value_or(0.0);
     v.drivelineInertia_kgm2 = known.drivelineInertia_kgm2.value_or(0.0);
     v.launch_rpm = known.launch_rpm.value_or(0.0);
+    if (known.converterStall_rpm) {
+        v.launch_rpm = *known.converterStall_rpm;
+        v.converterTorqueRatio = takenOr(known.converterTorqueRatio, kConverter, "road.taken_converter", out);
+    }
     v.shift_rpm = known.shift_rpm;
     return out;
 }
@@ -180,9 +232,18 @@ double CourseFigure::seconds(double difference, double base_s) const {
     return base_s * std::expm1(-answer * difference);
 }
 
-std::optional<CourseFigure> courseFigure(const DayModel& model, const RpmRange& range, double torqueFactor,
-                                         const RoadVehicle& vehicle, const Course& course, double airDensity_kg_m3,
-                                         const EngineCurve& base) {
+EngineCurve CourseTorque::of(const std::vector<double>& rpm, const std::vector<double>& torque_nm) const {
+    EngineCurve out;
+    for (size_t i = 0; i < rpm.size(); ++i)
+        if (rpm[i] >= range_rpm.low - 1e-6 && rpm[i] <= range_rpm.high + 1e-6 && std::isfinite(torque_nm[i])) {
+            out.rpm.push_back(rpm[i]);
+            out.torque_nm.push_back(airFactor * torque_nm[i] - (loss_nm.rpm.empty() ? 0.0 : loss_nm.at(rpm[i])));
+        }
+    return out;
+}
+
+std::optional<CourseFigure> courseFigure(const DayModel& model, const CourseTorque& torque, const RoadVehicle& vehicle,
+                                         const Course& course, double airDensity_kg_m3, const EngineCurve& base) {
     constexpr double kSmall = 0.01;
     const auto time = [&](const EngineCurve& engine) {
         if (engine.rpm.size() < 2)
@@ -202,9 +263,18 @@ std::optional<CourseFigure> courseFigure(const DayModel& model, const RpmRange& 
         std::vector<double> torque_nm;
         for (size_t p = 0; p < fit.rpm.size(); ++p)
             torque_nm.push_back(std::exp(fit.logPower(i, static_cast<Eigen::Index>(p))) / angularSpeed(fit.rpm[p]));
-        out.ofPull(i) = -std::log(time(engineCurve(fit.rpm, torque_nm, range, torqueFactor)) / baseTime) / out.answer;
+        out.ofPull(i) = -std::log(time(torque.of(fit.rpm, torque_nm)) / baseTime) / out.answer;
     }
     return out;
+}
+
+Course withCornerSpeeds(Course course, double tyreGrip) {
+    for (CoursePiece& piece : course.pieces)
+        if (piece.radius_m) {
+            const double byRadius_ms = std::sqrt(tyreGrip * unit::kStandardGravity * *piece.radius_m);
+            piece.limit_ms = std::min(piece.limit_ms.value_or(byRadius_ms), byRadius_ms);
+        }
+    return course;
 }
 
 DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& course) {
@@ -219,35 +289,25 @@ DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& c
         out.whyNot = {"why.no_pull"};
         return out;
     }
-    out.curve_rpm = analysis.common_rpm;
-    if (!(taken.vehicle.launch_rpm > 0.0)) { // nobody noted it: where the curve begins
-        taken.vehicle.launch_rpm = out.curve_rpm.low;
-        taken.taken.push_back({"road.taken_launch", {Rpm{out.curve_rpm.low}}});
-    }
-    taken.vehicle.launch_rpm = std::min(taken.vehicle.launch_rpm, out.curve_rpm.high);
+    out.torque.range_rpm = analysis.common_rpm;
+    out.torque.loss_nm = measuredLoss(analysis);
+    takeLaunch(out.torque.range_rpm, taken);
+    out.vehicle = std::move(taken.vehicle);
+    out.course = withCornerSpeeds(course, out.vehicle.tyreGrip);
     setAir(day, analysis, out);
     out.taken = std::move(taken.taken);
-    for (const BuildResult& build : analysis.builds) {
-        const EngineCurve engine = engineCurve(analysis.rpm, build.torque_nm, out.curve_rpm, out.torqueFactor);
-        if (engine.rpm.size() > 1)
-            out.builds.push_back(driven(build.id, taken, engine, out));
-    }
-    const auto base =
-        std::find_if(out.builds.begin(), out.builds.end(), [](const RoadBuild& build) { return build.run.finished(); });
-    if (base == out.builds.end())
-        return out;
-    const EngineCurve ofBase =
-        engineCurve(analysis.rpm, analysis.findBuild(base->id)->torque_nm, out.curve_rpm, out.torqueFactor);
-    if (const auto times = courseFigure(*analysis.model, out.curve_rpm, out.torqueFactor, taken.vehicle, course,
-                                        out.airDensity_kg_m3, ofBase))
-        for (const auto& [comparisons, into] :
-             {std::pair(&analysis.comparisons, &out.differences), std::pair(&analysis.otherPairs, &out.others)})
-            for (const Comparison& c : *comparisons)
-                if (const auto difference = differenceOf(analysis, c, *times, out))
-                    into->push_back(*difference);
-    if (out.differences.empty() && out.builds.size() > 1)
-        out.whyNoDifference = {"road.no_answer"};
+    for (const BuildResult& build : analysis.builds)
+        if (const EngineCurve engine = out.torque.of(analysis.rpm, build.torque_nm); engine.rpm.size() > 1)
+            out.builds.push_back(driven(build.id, engine, out));
+    compareBuilds(analysis, out);
     return out;
+}
+
+std::vector<SpeedShare> useOnCourse(const DayRoad& road, const std::string& build) {
+    for (const RoadBuild& one : road.builds)
+        if (one.run.finished() && one.use.size() > 1 && (build.empty() || one.id == build))
+            return one.use;
+    return {};
 }
 
 const RoadBuild* DayRoad::build(const std::string& id) const {
@@ -265,10 +325,52 @@ const RoadDifference* DayRoad::find(const std::string& from, const std::string& 
     return nullptr;
 }
 
+double wayOf(const DayRoad& road, const RoadRun& run) {
+    return road.course.isRolling() ? run.moments.back().distance_m : road.course.length_m();
+}
+
+LeadAlong leadAlong(const DayRoad& road, const std::string& from, const std::string& to) {
+    constexpr int kPoints = 200;
+    LeadAlong out;
+    const RoadBuild* a = road.build(from);
+    const RoadBuild* b = road.build(to);
+    const RoadDifference* difference = road.find(from, to);
+    if (!a || !b)
+        return out;
+    const double way = std::min(wayOf(road, a->run), wayOf(road, b->run));
+    for (int i = 0; i <= kPoints; ++i) {
+        const double at = way * i / kPoints;
+        const double passed = a->run.passed_s(at);
+        const double later = b->run.passed_s(at) - passed;
+        out.distance_m.push_back(at);
+        out.later_s.push_back(later);
+        if (!difference || !std::isfinite(difference->low_s))
+            continue;
+        const double share = passed / a->run.time_s;
+        out.low_s.push_back(later + share * (difference->low_s - difference->delta_s));
+        out.high_s.push_back(later + share * (difference->high_s - difference->delta_s));
+    }
+    return out;
+}
+
+std::optional<Statement> cornerName(const Course& course, size_t piece) {
+    const std::string& name = course.pieces[piece].name;
+    if (name.empty())
+        return std::nullopt;
+    return builtInCourse(course.name) ? Statement{"place." + name} : Statement{"place.own", {name}};
+}
+
 Statement courseName(const Course& course) {
     if (builtInCourse(course.name))
         return {"course." + course.name};
     return {"course.own", {course.name}};
+}
+
+std::optional<Course> courseOfDay(const TestDay& day) {
+    if (!day.plan.course)
+        return std::nullopt;
+    const auto known = builtInCourse(day.plan.course->name);
+    return known ? known : day.plan.course;
 }
 
 std::vector<Statement> roadSummary(const DayRoad& road, const RoadDifference& d) {
@@ -285,15 +387,10 @@ std::vector<Statement> roadSummary(const DayRoad& road, const RoadDifference& d)
                                  d.from, decimals(d.base_s, 1, "s")}}};
     const std::vector<size_t> pieces = piecesThatCount(d);
     if (d.byPiece_s.size() > 3 && pieces.size() <= 3) {
-        std::vector<std::string> where;
-        for (const size_t piece : pieces) {
-            double from = 0.0;
-            for (size_t i = 0; i < piece; ++i)
-                from += road.course.pieces[i].length_m;
-            where.push_back(std::to_string(std::lround(from)) + "\xE2\x80\x93" +
-                            std::to_string(std::lround(from + road.course.pieces[piece].length_m)) + "\xC2\xA0m");
-        }
-        out.push_back({"road.won_at", {namesOf(where)}});
+        Several where;
+        for (const size_t piece : pieces)
+            where.items.push_back(stretchPhrase(road.course, piece));
+        out.push_back({"road.won_at", {where}});
     }
     return out;
 }

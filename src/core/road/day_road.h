@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/compare/analyse.h"
+#include "core/road/built_in_courses.h"
 #include "core/road/road_run.h"
 
 #include <string>
@@ -47,12 +48,21 @@ struct RoadDifference {
     [[nodiscard]] bool proven() const { return mayClaim && (low_s > 0.0 || high_s < 0.0); }
 };
 
+/// From the day's curves to the torque that a course sees.
+struct CourseTorque {
+    RpmRange range_rpm;     ///< the speeds that all pulls share: no curve is driven beyond
+    double airFactor = 1.0; ///< from the standard's air to the course's
+    EngineCurve loss_nm;    ///< as the day's coast-downs measured it on the way to the wheels; empty: none is taken off
+    /// Less than two points when the curve has none in the range.
+    [[nodiscard]] EngineCurve of(const std::vector<double>& rpm, const std::vector<double>& torque_nm) const;
+};
+
 /// What the day's curves are worth on a course.
 struct DayRoad {
-    Course course;
+    Course course; ///< every corner with the speed that bounds it
     double airDensity_kg_m3 = 0.0;
-    double torqueFactor = 1.0; ///< from the standard's air to the course's
-    RpmRange curve_rpm;        ///< the speeds that all pulls share: no curve is driven beyond
+    RoadVehicle vehicle;
+    CourseTorque torque;
     std::vector<Statement> taken;
     std::vector<RoadBuild> builds;
     std::vector<RoadDifference> differences; ///< the day's comparisons
@@ -62,6 +72,7 @@ struct DayRoad {
     [[nodiscard]] const RoadBuild* build(const std::string& id) const; ///< one that arrived
     [[nodiscard]] const RoadDifference* find(const std::string& from, const std::string& to) const;
 };
+
 /// Course times of the pulls as one number each, on the scale of log power: minus the log of the time over how much the
 /// time answers to power. So drift, repeats and refitting count as they do for power.
 struct CourseFigure {
@@ -70,16 +81,38 @@ struct CourseFigure {
     /// Seconds more than `base_s` that a difference on that scale is worth.
     [[nodiscard]] double seconds(double difference, double base_s) const;
 };
-/// `base`: a curve that arrives, about which the time is taken to answer to power evenly. `torqueFactor` as in DayRoad.
-std::optional<CourseFigure> courseFigure(const DayModel& model, const RpmRange& range, double torqueFactor,
-                                         const RoadVehicle& vehicle, const Course& course, double airDensity_kg_m3,
-                                         const EngineCurve& base);
+/// `base`: a curve that arrives, about which the time is taken to answer to power evenly.
+std::optional<CourseFigure> courseFigure(const DayModel& model, const CourseTorque& torque, const RoadVehicle& vehicle,
+                                         const Course& course, double airDensity_kg_m3, const EngineCurve& base);
+
+/// The course with a speed for each corner of which only the radius is known: v^2 = grip * g * radius.
+Course withCornerSpeeds(Course course, double tyreGrip);
+
+/// The share of time at each speed of a build, or of the first one that arrives; empty when none does.
+std::vector<SpeedShare> useOnCourse(const DayRoad& road, const std::string& build = {});
 
 DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& course);
+
+/// How much later a build passes each place than another, over the way that both drove; the interval of the whole time
+/// is spread in proportion to the time. Without an interval low and high are empty; nothing for builds that do not
+/// arrive.
+struct LeadAlong {
+    std::vector<double> distance_m;
+    std::vector<double> later_s;
+    std::vector<double> low_s;
+    std::vector<double> high_s;
+};
+LeadAlong leadAlong(const DayRoad& road, const std::string& from, const std::string& to);
+/// Length of the way that a run drove.
+double wayOf(const DayRoad& road, const RoadRun& run);
 
 /// "On the Larkfell hill B is 0.21 s (0.08 to 0.34) quicker of 48.6, won ..."
 std::vector<Statement> roadSummary(const DayRoad& road, const RoadDifference& difference);
 /// A course's name as people say it.
 Statement courseName(const Course& course);
+/// A corner's name; nothing for a piece without one.
+std::optional<Statement> cornerName(const Course& course, size_t piece);
+/// The course that the day keeps; nothing when it keeps none.
+std::optional<Course> courseOfDay(const TestDay& day);
 
 } // namespace hillrun

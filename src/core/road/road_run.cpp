@@ -15,21 +15,22 @@ namespace {
 
 namespace odeint = boost::numeric::odeint;
 
-/// Distance, speed, work of the engine and of what resists, time.
-using State = std::array<double, 5>;
+/// The integrated state: x[kSpeed] ...
+enum : size_t { kDistance, kSpeed, kEngineWork, kResistanceWork, kTime, kStates };
+using State = std::array<double, kStates>;
 using Motion = std::function<void(const State&, State&, double)>;
 
 constexpr double kTolerance = 1e-9;
 constexpr double kLongestRun_s = 86400.0;
 constexpr double kStalled_ms = 0.05;
+constexpr double kGainsNoMore_ms2 = 1e-6;
+constexpr int kMostSteps = 100000; ///< of a stretch: nothing that moves takes so many
 constexpr int kMostIdle = 50;
 /// After shifting up a gear is not left downwards again before its engine speed lies so far below that of the shift.
 constexpr double kHysteresis_rpm = 400.0;
 
-/// What ends a stretch of motion: the first of these to become positive.
-struct Ending {
-    std::function<double(const State&)> value;
-};
+/// What ends a stretch of motion: becomes positive.
+using Ending = std::function<double(const State&)>;
 
 /// Drives one course; a phase after the other.
 class Driver {
@@ -53,40 +54,54 @@ public:
         return finish();
     }
 
-    /// On the flat, in the gear that pulls hardest at each speed, without the time of shifting.
+    /// On the flat, in the gear that pulls hardest at each speed, without the time of shifting. A gear after the other:
+    /// at the end of one the next may not even hold the speed.
     RoadRun rolling() {
-        m_state[1] = m_course.from_ms;
         const RoadState flat{0.0, m_density};
-        m_gear = bestGear(m_v, m_engine, m_state[1], flat);
+        m_state[kSpeed] = m_course.from_ms;
+        m_gear = bestGear(m_v, m_engine, m_state[kSpeed], flat);
         note(true);
-        const Motion motion = [&](const State& x, State& dx, double) {
-            const size_t gear = bestGear(m_v, m_engine, x[1], flat);
-            derivative(x, dx, gear, flat);
+        const auto gain = [&](double speed_ms, size_t gear) {
+            return acceleration_ms2(m_v, m_engine, gear, speed_ms, flat);
         };
-        const double target = m_course.to_ms;
-        const int ended = integrate(
-            motion, true,
-            {{[target](const State& x) { return x[1] - target; }},
-             {[&](const State& x) { // it gains no more
-                 return 1e-6 - acceleration_ms2(m_v, m_engine, bestGear(m_v, m_engine, x[1], flat), x[1], flat);
-             }}});
-        if (ended != 0)
-            m_out.whyNot = {"road.speed_beyond_reach"};
+        const auto ahead = [](double speed_ms) { return speed_ms * (1.0 + 1e-9); }; // past the end of a gear
+        while (m_state[kSpeed] < m_course.to_ms * (1.0 - 1e-12) && m_out.finished()) {
+            m_gear = bestGear(m_v, m_engine, ahead(m_state[kSpeed]), flat);
+            const double end = std::min(m_course.to_ms, m_v.speedAt(m_engine.end_rpm(), m_gear));
+            if (end <= m_state[kSpeed] || gain(m_state[kSpeed], m_gear) <= kGainsNoMore_ms2) {
+                m_out.whyNot = {"road.speed_beyond_reach"};
+                break;
+            }
+            integrate([&](const State& x, State& dx, double) { derivative(x, dx, m_gear, flat); }, true,
+                      {[end](const State& x) { return x[kSpeed] - end; },
+                       [&](const State& x) { return kGainsNoMore_ms2 - gain(x[kSpeed], m_gear); },
+                       [&](const State& x) {
+                           const double speed = ahead(x[kSpeed]);
+                           return gain(speed, bestGear(m_v, m_engine, speed, flat)) - gain(speed, m_gear) - 1e-9;
+                       }});
+        }
         return finish();
     }
 
 private:
     [[nodiscard]] RoadState road() const { return {m_course.pieces[m_piece].gradient, m_density}; }
-    [[nodiscard]] double beforeEnd() const { return std::max(0.0, m_pieceEnd - m_state[0]); }
+    [[nodiscard]] double beforeEnd() const { return std::max(0.0, m_pieceEnd - m_state[kDistance]); }
+    /// Square of the speed over what the place allows.
+    [[nodiscard]] double overCeiling(const State& x) const {
+        return x[kSpeed] * x[kSpeed] - m_ceiling.squared(m_piece, std::max(0.0, m_pieceEnd - x[kDistance]));
+    }
     [[nodiscard]] bool pieceDone() const { return beforeEnd() < 1e-7; }
 
-    void note(bool full) { m_out.moments.push_back({m_state[4], m_state[0], m_state[1], m_gear, engineSpeed(), full}); }
-    [[nodiscard]] double engineSpeed() const { return std::max(m_v.rpmAt(m_state[1], m_gear), m_v.launch_rpm); }
+    void note(bool full) {
+        m_out.moments.push_back({m_state[kTime], m_state[kDistance], m_state[kSpeed], m_gear, engineSpeed(), full});
+    }
+    [[nodiscard]] double engineSpeed() const { return std::max(m_v.rpmAt(m_state[kSpeed], m_gear), m_v.launch_rpm); }
 
     void derivative(const State& x, State& dx, size_t gear, const RoadState& on) const {
-        const double force = tractiveForce_n(m_v, m_engine, gear, x[1], on);
-        const double against = resistance_n(m_v, x[1], on);
-        dx = {x[1], (force - against) / movedMass_kg(m_v, gear, x[1]), force * x[1], against * x[1], 1.0};
+        const double force = tractiveForce_n(m_v, m_engine, gear, x[kSpeed], on);
+        const double against = resistance_n(m_v, x[kSpeed], on);
+        dx = {x[kSpeed], (force - against) / movedMass_kg(m_v, gear, x[kSpeed]), force * x[kSpeed], against * x[kSpeed],
+              1.0};
     }
 
     /// Integrates until one of the endings comes, and says which; -1 when the run takes too long.
@@ -94,9 +109,9 @@ private:
         auto stepper = odeint::make_dense_output(kTolerance, kTolerance, odeint::runge_kutta_dopri5<State>());
         stepper.initialize(m_state, 0.0, 1e-3);
         for (size_t e = 0; e < endings.size(); ++e) // one that has come already
-            if (endings[e].value(m_state) >= 0.0)
+            if (endings[e](m_state) >= 0.0)
                 return static_cast<int>(e);
-        while (m_state[4] < kLongestRun_s) {
+        for (int step = 0; step < kMostSteps && m_state[kTime] < kLongestRun_s; ++step) {
             const auto [before, after] = stepper.do_step(motion);
             double end = after;
             int which = -1;
@@ -104,7 +119,7 @@ private:
                 const auto at = [&](double t) {
                     State x;
                     stepper.calc_state(t, x);
-                    return endings[e].value(x);
+                    return endings[e](x);
                 };
                 if (at(end) < 0.0)
                     continue;
@@ -120,15 +135,16 @@ private:
             if (which >= 0)
                 return which;
         }
+        m_out.whyNot = {"road.too_slow"};
         return -1;
     }
 
     void drivePiece() {
-        while (!pieceDone() && m_out.finished() && m_state[4] < kLongestRun_s) {
+        while (!pieceDone() && m_out.finished() && m_state[kTime] < kLongestRun_s) {
             const double ceiling = m_ceiling.squared(m_piece, beforeEnd());
-            const double squared = m_state[1] * m_state[1];
+            const double squared = m_state[kSpeed] * m_state[kSpeed];
             const bool atCeiling = squared >= ceiling * (1.0 - 1e-9);
-            if (!atCeiling && m_state[4] < m_shiftUntil_s - 1e-12)
+            if (!atCeiling && m_state[kTime] < m_shiftUntil_s - 1e-12)
                 coast();
             else if (atCeiling && m_ceiling.brakes(m_piece, beforeEnd()))
                 brake();
@@ -137,75 +153,68 @@ private:
             else
                 driveFrom(atCeiling);
         }
-        if (m_state[4] >= kLongestRun_s && m_out.finished())
+        if (m_state[kTime] >= kLongestRun_s && m_out.finished())
             m_out.whyNot = {"road.too_slow"};
     }
 
     [[nodiscard]] bool canHold() const {
-        return acceleration_ms2(m_v, m_engine, bestGear(m_v, m_engine, m_state[1], road()), m_state[1], road()) >= 0.0;
+        return acceleration_ms2(m_v, m_engine, bestGear(m_v, m_engine, m_state[kSpeed], road()), m_state[kSpeed],
+                                road()) >= 0.0;
     }
 
     /// `leaving`: it stands at the ceiling, cannot hold that speed up the hill and falls below it.
     void driveFrom(bool leaving) {
         if (leaving)
-            m_gear = bestGear(m_v, m_engine, m_state[1], road());
-        const double before = m_state[4];
+            m_gear = bestGear(m_v, m_engine, m_state[kSpeed], road());
+        const double before = m_state[kTime];
         drive(leaving);
-        m_idle = m_state[4] > before ? 0 : m_idle + 1;
+        m_idle = m_state[kTime] > before ? 0 : m_idle + 1;
         if (m_idle > kMostIdle)
             m_out.whyNot = {"road.too_slow"};
+    }
+
+    /// Acceleration that the next lower gear would add, as far as it may be taken again.
+    [[nodiscard]] double gainOfLowerGear(const State& x, const RoadState& on) const {
+        if (m_gear == 0 || m_v.rpmAt(x[kSpeed], m_gear - 1) > m_out.shift_rpm[m_gear - 1] - kHysteresis_rpm)
+            return -1.0;
+        return acceleration_ms2(m_v, m_engine, m_gear - 1, x[kSpeed], on) -
+               acceleration_ms2(m_v, m_engine, m_gear, x[kSpeed], on) - 1e-9;
     }
 
     /// At full throttle.
     void drive(bool leaving) {
         const size_t top = m_v.gears.size() - 1;
         const RoadState on = road();
-        const double shiftAt = m_v.speedAt(m_gear < top ? m_out.shift_rpm[m_gear] : m_engine.end_rpm(), m_gear);
-        enum { PieceEnd, UpperEnd, Ceiling, Lower, Stalled };
-        const auto lowerPulls = [&](const State& x) {
-            if (m_gear == 0 || m_v.rpmAt(x[1], m_gear - 1) > m_out.shift_rpm[m_gear - 1] - kHysteresis_rpm)
-                return -1.0;
-            return acceleration_ms2(m_v, m_engine, m_gear - 1, x[1], on) -
-                   acceleration_ms2(m_v, m_engine, m_gear, x[1], on) - 1e-9;
-        };
-        const std::vector<Ending> endings{
-            {[this](const State& x) { return x[0] - m_pieceEnd; }},
-            {[shiftAt, leaving](const State& x) { return leaving ? -1.0 : x[1] - shiftAt; }},
-            {[this, leaving](const State& x) {
-                const double room = m_ceiling.squared(m_piece, std::max(0.0, m_pieceEnd - x[0]));
-                return leaving ? -1.0 : x[1] * x[1] - room;
-            }},
-            {lowerPulls},
-            {[this](const State& x) { return x[0] > 1e-3 && x[1] < kStalled_ms ? 1.0 : -1.0; }},
-        };
-        if (m_state[1] < kStalled_ms && acceleration_ms2(m_v, m_engine, m_gear, m_state[1], on) <= 0.0) {
+        if (m_state[kSpeed] < kStalled_ms && acceleration_ms2(m_v, m_engine, m_gear, m_state[kSpeed], on) <= 0.0) {
             m_out.whyNot = {"road.too_steep"};
             return;
         }
+        const double shiftAt = m_v.speedAt(m_gear < top ? m_out.shift_rpm[m_gear] : m_engine.end_rpm(), m_gear);
+        enum { PieceEnd, UpperEnd, Ceiling, Lower, Stalled };
+        const std::vector<Ending> endings{
+            [this](const State& x) { return x[kDistance] - m_pieceEnd; },
+            [shiftAt, leaving](const State& x) { return leaving ? -1.0 : x[kSpeed] - shiftAt; },
+            [this, leaving](const State& x) { return leaving ? -1.0 : overCeiling(x); },
+            [this, on](const State& x) { return gainOfLowerGear(x, on); },
+            [this](const State& x) { return x[kDistance] > 1e-3 && x[kSpeed] < kStalled_ms ? 1.0 : -1.0; },
+        };
         const Motion motion = [this, on](const State& x, State& dx, double) { derivative(x, dx, m_gear, on); };
-        switch (integrate(motion, true, endings)) {
-        case UpperEnd:
-            if (m_gear < top)
-                shift(m_gear + 1);
-            else
-                hold(); // the engine's end in the last gear
-            break;
-        case Lower:
+        const int ended = integrate(motion, true, endings);
+        if (ended == UpperEnd && m_gear < top)
+            shift(m_gear + 1);
+        else if (ended == UpperEnd)
+            hold(); // the engine's end in the last gear
+        else if (ended == Lower)
             shift(m_gear - 1);
-            break;
-        case Stalled:
+        else if (ended == Stalled)
             m_out.whyNot = {"road.too_steep"};
-            break;
-        default:
-            break;
-        }
     }
 
     /// Rolls without drive while the gear is changed; a corner that comes meanwhile is braked for. What is left of it
     /// at the end of a piece goes on along the next.
     void shift(size_t gear) {
         m_gear = gear;
-        m_shiftUntil_s = m_state[4] + m_v.shiftTime_s;
+        m_shiftUntil_s = m_state[kTime] + m_v.shiftTime_s;
         coast();
     }
 
@@ -213,15 +222,13 @@ private:
         const RoadState on = road();
         const double until = m_shiftUntil_s;
         const Motion motion = [this, on](const State& x, State& dx, double) {
-            dx = {x[1], -resistance_n(m_v, x[1], on) / movedMass_kg(m_v, m_gear, x[1]), 0.0, 0.0, 1.0};
+            dx = {x[kSpeed], -resistance_n(m_v, x[kSpeed], on) / movedMass_kg(m_v, m_gear, x[kSpeed]), 0.0, 0.0, 1.0};
         };
         integrate(motion, false,
-                  {{[until](const State& x) { return x[4] - until; }},
-                   {[this](const State& x) { return x[0] - m_pieceEnd; }},
-                   {[this](const State& x) {
-                       return x[1] * x[1] - m_ceiling.squared(m_piece, std::max(0.0, m_pieceEnd - x[0]));
-                   }},
-                   {[](const State& x) { return kStalled_ms - x[1]; }}});
+                  {[until](const State& x) { return x[kTime] - until; },
+                   [this](const State& x) { return x[kDistance] - m_pieceEnd; },
+                   [this](const State& x) { return overCeiling(x); },
+                   [](const State& x) { return kStalled_ms - x[kSpeed]; }});
     }
 
     /// At a constant speed, by a corner or at the end of the engine, until braking must begin or the piece ends.
@@ -231,30 +238,30 @@ private:
             distance = beforeEnd();
         if (std::isfinite(m_ceiling.squared(m_piece, 0.0))) { // braking for what comes may begin before its end
             const double exit = m_ceiling.squared(m_piece, 0.0);
-            distance = std::min(distance,
-                                beforeEnd() - m_ceiling.braking(m_piece).distanceBefore(exit, m_state[1] * m_state[1]));
+            distance = std::min(distance, beforeEnd() - m_ceiling.braking(m_piece).distanceBefore(
+                                                            exit, m_state[kSpeed] * m_state[kSpeed]));
         }
         distance = std::max(distance, std::min(beforeEnd(), 1e-6));
-        m_gear = bestGear(m_v, m_engine, m_state[1], road());
-        m_state[4] += distance / m_state[1];
-        m_state[0] += distance;
+        m_gear = bestGear(m_v, m_engine, m_state[kSpeed], road());
+        m_state[kTime] += distance / m_state[kSpeed];
+        m_state[kDistance] += distance;
         note(false);
     }
 
     /// Down to what the end of the piece allows.
     void brake() {
         const double exit = std::sqrt(m_ceiling.squared(m_piece, 0.0));
-        m_state[4] += m_ceiling.braking(m_piece).seconds(m_state[1], exit);
-        m_state[0] = m_pieceEnd;
-        m_state[1] = std::min(m_state[1], exit);
-        m_gear = bestGear(m_v, m_engine, m_state[1], road());
+        m_state[kTime] += m_ceiling.braking(m_piece).seconds(m_state[kSpeed], exit);
+        m_state[kDistance] = m_pieceEnd;
+        m_state[kSpeed] = std::min(m_state[kSpeed], exit);
+        m_gear = bestGear(m_v, m_engine, m_state[kSpeed], road());
         note(false);
     }
 
     RoadRun finish() {
-        m_out.time_s = m_state[4];
-        m_out.endSpeed_ms = m_state[1];
-        m_out.work = {m_state[2], m_state[3]};
+        m_out.time_s = m_state[kTime];
+        m_out.endSpeed_ms = m_state[kSpeed];
+        m_out.work = {m_state[kEngineWork], m_state[kResistanceWork]};
         return std::move(m_out);
     }
 

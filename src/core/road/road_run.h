@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/road/course.h"
+#include "core/day/course.h"
 #include "core/road/road_vehicle.h"
 #include "core/statement/statement.h"
 

@@ -2,20 +2,21 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/road/road_vehicle.h"
 
+#include "core/units/road_speed.h"
+
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
 namespace hillrun {
 namespace {
 
 constexpr double kBeyond = 1.001;
-constexpr double kRpm = 2.0 * std::numbers::pi / 60.0; ///< in rad/s
+constexpr double kCouplingSpeed = 0.9; ///< of a converter, over its stall speed
 
 /// What the grip of the driven tyres allows. Load moves between the axles by the tractive force itself: air and
 /// gradient are taken to act at the height of the centre of mass.
 double gripForce_n(const RoadVehicle& v, const RoadState& road) {
-    const double weight = v.mass_kg * kGravity / std::hypot(1.0, road.gradient);
+    const double weight = v.mass_kg * unit::kStandardGravity / std::hypot(1.0, road.gradient);
     const double lever = v.wheelbase_m > 0.0 ? v.centreOfMassHeight_m / v.wheelbase_m : 0.0;
     switch (v.driven) {
     case DrivenAxle::Front:
@@ -28,6 +29,14 @@ double gripForce_n(const RoadVehicle& v, const RoadState& road) {
         break;
     }
     return v.tyreGrip * weight;
+}
+
+/// What a converter makes of the torque.
+double multiplied(const RoadVehicle& v, double input_rpm) {
+    if (!(v.converterTorqueRatio > 1.0) || !(v.launch_rpm > 0.0))
+        return 1.0;
+    const double slip = std::max(0.0, 1.0 - input_rpm / v.launch_rpm / kCouplingSpeed);
+    return 1.0 + (v.converterTorqueRatio - 1.0) * slip;
 }
 
 bool clutchSlips(const RoadVehicle& v, size_t gear, double speed_ms) { return v.rpmAt(speed_ms, gear) < v.launch_rpm; }
@@ -51,22 +60,25 @@ EngineCurve EngineCurve::times(double factor) const {
     return out;
 }
 
-double RoadVehicle::rpmAt(double speed_ms, size_t gear) const { return speed_ms / tyreRadius_m * ratio(gear) / kRpm; }
+double RoadVehicle::rpmAt(double speed_ms, size_t gear) const {
+    return engineSpeed_rpm(speed_ms, ratio(gear), tyreRadius_m);
+}
 
-double RoadVehicle::speedAt(double rpm, size_t gear) const { return rpm * kRpm * tyreRadius_m / ratio(gear); }
+double RoadVehicle::speedAt(double rpm, size_t gear) const { return roadSpeed_ms(rpm, ratio(gear), tyreRadius_m); }
 
 double tractiveForce_n(const RoadVehicle& v, const EngineCurve& engine, size_t gear, double speed_ms,
                        const RoadState& road) {
-    const double rpm = std::max(v.rpmAt(speed_ms, gear), v.launch_rpm);
-    const double force = engine.at(rpm) * v.ratio(gear) * v.efficiency / v.tyreRadius_m;
+    const double input_rpm = v.rpmAt(speed_ms, gear);
+    const double torque_nm = engine.at(std::max(input_rpm, v.launch_rpm)) * multiplied(v, input_rpm);
+    const double force = torque_nm * v.ratio(gear) * v.efficiency / v.tyreRadius_m;
     return std::min(force, gripForce_n(v, road));
 }
 
 double resistance_n(const RoadVehicle& v, double speed_ms, const RoadState& road) {
     const double slope = std::hypot(1.0, road.gradient); // 1 / cos
-    const double rolling = v.rollingResistance * v.mass_kg * kGravity / slope;
+    const double rolling = v.rollingResistance * v.mass_kg * unit::kStandardGravity / slope;
     return rolling + 0.5 * road.airDensity_kg_m3 * v.dragArea_m2 * speed_ms * speed_ms +
-           v.mass_kg * kGravity * road.gradient / slope;
+           v.mass_kg * unit::kStandardGravity * road.gradient / slope;
 }
 
 double movedMass_kg(const RoadVehicle& v, size_t gear, double speed_ms) {

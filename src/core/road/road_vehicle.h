@@ -34,7 +34,8 @@ struct RoadVehicle {
     double tyreGrip = 0.0;   ///< friction coefficient
     double efficiency = 1.0; ///< of the driveline between where torque was measured and the wheels
     double shiftTime_s = 0.0;
-    double launch_rpm = 0.0;
+    double launch_rpm = 0.0;           ///< held by a slipping clutch, or by a converter at its stall
+    double converterTorqueRatio = 0.0; ///< torque out over in at stall; 0: a clutch
     double engineInertia_kgm2 = 0.0;
     double drivelineInertia_kgm2 = 0.0; ///< at wheel speed
     std::vector<double> shift_rpm;      ///< one fewer than gears; empty: the best
@@ -45,17 +46,16 @@ struct RoadVehicle {
     [[nodiscard]] double speedAt(double rpm, size_t gear) const;
 };
 
-/// Standard acceleration of gravity, m/s^2.
-inline constexpr double kGravity = 9.80665;
-
 /// The road under the wheels, and the air.
 struct RoadState {
     double gradient = 0.0; ///< rise over run
     double airDensity_kg_m3 = 1.2;
 };
 
-/// Force at the driven tyres in a gear at full load, bounded by their grip; with a slipping clutch at `launch_rpm` as
-/// long as the gearbox turns more slowly.
+/// Force at the driven tyres in a gear at full load, bounded by their grip; with a slipping clutch or a converter at
+/// `launch_rpm` as long as the gearbox turns more slowly. A converter multiplies torque by its ratio at stall, falling
+/// in a straight line to one where the gearbox turns nine tenths as fast (common practice); it locks at its stall
+/// speed.
 double tractiveForce_n(const RoadVehicle& vehicle, const EngineCurve& engine, size_t gear, double speed_ms,
                        const RoadState& road);
 /// Rolling resistance, air and gradient.

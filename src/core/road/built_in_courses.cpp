@@ -1,44 +1,40 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "core/road/course.h"
+#include "core/road/built_in_courses.h"
+
+#include "core/units/road_speed.h"
 
 namespace hillrun {
 namespace {
 
-constexpr double kOneKmh_ms = 1.0 / 3.6;
 constexpr double kQuarterMile_m = 402.336; ///< 1320 international feet of 0.3048 m
 
 Course flat(const std::string& name, double length_m) { return {name, {{length_m, 0.0, std::nullopt}}, {}, 0.0, 0.0}; }
 
 Course rolling(const std::string& name, double from_kmh, double to_kmh) {
-    return {name, {}, {}, from_kmh * kOneKmh_ms, to_kmh * kOneKmh_ms};
+    return {name, {}, {}, from_kmh / kKmhPerMs, to_kmh / kKmhPerMs};
 }
 
 /// A made-up hill climb: out of the yard, through the wood with two hairpins, over the moor to the top.
 Course larkfellHill() {
-    const auto corner = [](double length_m, double gradient_pct, double limit_kmh) {
-        return CoursePiece{length_m, gradient_pct / 100.0, limit_kmh * kOneKmh_ms};
+    const auto corner = [](const char* place, double length_m, double gradient_pct, double limit_kmh) {
+        return CoursePiece{length_m, gradient_pct / 100.0, limit_kmh / kKmhPerMs, std::nullopt, place};
     };
     const auto road = [](double length_m, double gradient_pct) {
         return CoursePiece{length_m, gradient_pct / 100.0, std::nullopt};
     };
     return {"larkfell-hill",
-            {road(180.0, 4.0), corner(40.0, 6.0, 82.0), road(140.0, 9.0), corner(28.0, 11.0, 38.0), road(160.0, 10.0),
-             corner(26.0, 12.0, 36.0), road(210.0, 8.0), corner(60.0, 5.0, 96.0), road(250.0, 6.0),
-             corner(45.0, 7.0, 70.0), road(261.0, 5.0)},
+            {road(180.0, 4.0), corner("larkfell.yard_bend", 40.0, 6.0, 82.0), road(140.0, 9.0),
+             corner("larkfell.lower_hairpin", 28.0, 11.0, 38.0), road(160.0, 10.0),
+             corner("larkfell.upper_hairpin", 26.0, 12.0, 36.0), road(210.0, 8.0),
+             corner("larkfell.moor_bend", 60.0, 5.0, 96.0), road(250.0, 6.0),
+             corner("larkfell.cairn_bend", 45.0, 7.0, 70.0), road(261.0, 5.0)},
             {},
             0.0,
             0.0};
 }
 
 } // namespace
-
-double Course::length_m() const {
-    double out = 0.0;
-    for (const CoursePiece& piece : pieces)
-        out += piece.length_m;
-    return out;
-}
 
 std::vector<std::string> builtInCourses() {
     return {"standing-quarter-mile", "standing-400m", "standing-1000m", "60-100", "80-120", "larkfell-hill"};

@@ -14,26 +14,23 @@ namespace hillrun {
 struct CoursePiece {
     double length_m = 0.0;
     double gradient = 0.0; ///< rise over horizontal run
-    std::optional<double> limit_ms;
+    std::optional<double> limit_ms{};
+    std::optional<double> radius_m{}; ///< of a corner whose speed the tyres' grip bounds
+    std::string name{};               ///< of a corner, as people there call it
     bool operator==(const CoursePiece&) const = default;
 };
 
 /// Where a curve is driven: from a standstill along pieces of road, or on the flat between two speeds.
 struct Course {
     std::string name;
-    std::vector<CoursePiece> pieces;
-    std::optional<Atmosphere> air; ///< its own; nothing: the reference of the standard
-    double from_ms = 0.0;          ///< between two speeds, when there are no pieces
+    std::vector<CoursePiece> pieces{};
+    std::optional<Atmosphere> air{}; ///< its own; nothing: the reference of the standard
+    double from_ms = 0.0;            ///< between two speeds, when there are no pieces
     double to_ms = 0.0;
+    std::string unknownKeys{};
     [[nodiscard]] bool isRolling() const { return pieces.empty(); }
     [[nodiscard]] double length_m() const;
     bool operator==(const Course&) const = default;
 };
-
-/// The courses that are built in, by name: "standing-quarter-mile", "standing-400m", "standing-1000m", "60-100",
-/// "80-120" (km/h) and "larkfell-hill", a made-up hill climb.
-std::vector<std::string> builtInCourses();
-/// Nothing for a name that is not built in.
-std::optional<Course> builtInCourse(const std::string& name);
 
 } // namespace hillrun

@@ -5626,7 +5626,7 @@
     </message>
     <message>
         <source>Worth on the day&apos;s course</source>
-        <translation>Wert auf der Strecke des Tages</translation>
+        <translation>Auf der Strecke des Tages</translation>
     </message>
 </context>
 <context>

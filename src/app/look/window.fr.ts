@@ -5626,7 +5626,7 @@
     </message>
     <message>
         <source>Worth on the day&apos;s course</source>
-        <translation>Valeur sur le parcours de la journée</translation>
+        <translation>Sur le parcours de la journée</translation>
     </message>
 </context>
 <context>

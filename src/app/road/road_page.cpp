@@ -60,7 +60,7 @@ QWidget* RoadPage::makeLeft() {
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFixedWidth(px(308));
+    scroll->setFixedWidth(px(316));
     auto* left = new QWidget(scroll);
     auto* column = new QVBoxLayout(left);
     column->setContentsMargins(0, 0, px(8), 0); // clear of the scroll bar

@@ -33,7 +33,7 @@ build_in() {
     cmake --build "$1" --parallel "$(jobs_at_once)" ${2:+--target "$2"}
 }
 
-FUZZ_TARGETS="csv day day_json gather matrix telemetry nmea trace typed zip"
+FUZZ_TARGETS="course csv day day_json gather matrix telemetry nmea trace typed zip"
 
 # sanitized_build TARGET...: builds with clang, AddressSanitizer and UndefinedBehaviourSanitizer in build-sanitized; the
 # tests there and the fuzz targets share every object.

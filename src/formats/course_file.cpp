@@ -123,6 +123,11 @@ Course courseFromCsv(std::string_view text, const std::string& file, const std::
         out.pieces.push_back(std::move(piece));
     }
     checkCourse(out, {.file = file});
+    if (!comments.corners.empty() && comments.corners.rbegin()->first >= out.pieces.size())
+        throw DataError(Problem::BadValue,
+                        {"#corner " + std::to_string(comments.corners.rbegin()->first + 1),
+                         Statement{"not_allowed.corner_number", {std::to_string(out.pieces.size())}}},
+                        {.file = file});
     return out;
 }
 

@@ -7,6 +7,8 @@
 
 #include <algorithm>
 #include <array>
+#include <cctype>
+#include <charconv>
 #include <cmath>
 #include <numbers>
 #include <optional>
@@ -37,10 +39,18 @@ struct Spot {
     throw DataError(Problem::BadValue, {std::string("GPX"), Statement{why}}, {.file = file});
 }
 
-std::optional<double> numberIn(const char* text) {
-    char* end = nullptr;
-    const double value = std::strtod(text, &end); // the program's own locale is "C"
-    return end != text && std::isfinite(value) ? std::optional(value) : std::nullopt;
+/// The whole text as a number with a decimal point.
+std::optional<double> numberIn(std::string_view text) {
+    while (!text.empty() && std::isspace(static_cast<unsigned char>(text.front())))
+        text.remove_prefix(1);
+    while (!text.empty() && std::isspace(static_cast<unsigned char>(text.back())))
+        text.remove_suffix(1);
+    if (text.starts_with('+'))
+        text.remove_prefix(1);
+    double value = 0.0;
+    const auto read = std::from_chars(text.data(), text.data() + text.size(), value);
+    const bool whole = read.ec == std::errc() && read.ptr == text.data() + text.size();
+    return whole && std::isfinite(value) ? std::optional(value) : std::nullopt;
 }
 
 std::vector<pugi::xml_node> pointsOf(const pugi::xml_document& document, const std::string& file) {

@@ -5,7 +5,9 @@
 
 #include "app/prepare/article_dialog.h"
 #include "app/workbench/bench_page.h"
+#include "app/workbench/dyno_content.h"
 #include "app_support.h"
+#include "core/pull/roller_inertia.h"
 
 #include <QAbstractItemModelTester>
 #include <QComboBox>
@@ -192,4 +194,48 @@ TEST_CASE("losses and inertia are entered with the article and act on every figu
     w.window->showPage("compare");
     CHECK(w.text("answer").contains(u"at the crank (estimate)"_s));
     CHECK(w.find<Board>("curvesBoard")->content().title.contains(u"at the crank (estimate)"_s));
+}
+
+TEST_CASE("road speed in each gear, inertia of rollers and units are worked out beside the day") {
+    const std::vector<GearSpeed> gears =
+        gearSpeeds({.tyreRadius_m = 0.3, .finalDrive = 4.0, .gears = {3.0, 1.0}}, 6000.0, 90.0);
+    REQUIRE(gears.size() == 2);
+    CHECK(gears[0].speed_kmh == Approx(56.549).epsilon(1e-4)); // 200 pi rad/s * 0.3 m / 12
+    CHECK(gears[1].rpm == Approx(3183.1).epsilon(1e-4));       // 25 m/s / 0.3 m * 4
+    CHECK(gearSpeeds({.gears = {3.0}}, 6000.0, 90.0).empty());
+
+    // A solid disc m R^2 / 2, a thin tube m R^2.
+    CHECK(rollerInertia_kgm2({1, 0.4, 0.5, 0.0, 7850.0, 0.0}) ==
+          Approx(0.5 * 7850.0 * 0.5 * M_PI * 0.04 * 0.04).epsilon(1e-9));
+    CHECK(rollerInertia_kgm2({2, 0.4, 0.5, 0.001, 7850.0, 1.5}) ==
+          Approx(1.5 + 2.0 * 7850.0 * 0.5 * 2.0 * M_PI * 0.1995 * 0.001 * 0.1995 * 0.1995).epsilon(1e-4));
+    CHECK(inOtherUnits(100.0, u"kW"_s) == QStringList{u"134.1\u00A0hp"_s, u"135.96\u00A0PS"_s});
+    CHECK(inOtherUnits(212.0, u"\u00B0F"_s).front() == u"100\u00A0\u00B0C"_s);
+
+    BenchWindow w(test::rollerDay());
+    w.trigger("bench.dyno");
+    CHECK(w.text("gearColumn2").split(u'\n').size() == 6);
+    w.type("gearRpm", u"3000"_s);
+    const double slow = QLocale::c().toDouble(w.text("gearColumn2").split(u'\n').at(1));
+    w.type("gearRpm", u"6000"_s);
+    CHECK(QLocale::c().toDouble(w.text("gearColumn2").split(u'\n').at(1)) == Approx(2.0 * slow).margin(0.11));
+
+    auto* give = w.find<QPushButton>("giveInertia");
+    CHECK_FALSE(give->isEnabled());
+    w.type("rollerDiameter", u"400"_s);
+    w.type("rollerLength", u"800"_s);
+    w.type("rollerWall", u"12,5"_s);
+    CHECK(w.text("rollerInertia").contains(u"kg\u00B7m\u00B2"_s));
+    const auto before = w.window->document().day().cell.rollerInertia_kgm2;
+    give->click();
+    const double expected = rollerInertia_kgm2({1, 0.4, 0.8, 0.0125, 7850.0, 0.0});
+    CHECK(*w.window->document().day().cell.rollerInertia_kgm2 == Approx(expected));
+    CHECK(*w.window->document().day().cell.rollerRadius_m == Approx(0.2));
+    w.window->document().undoStack().undo();
+    CHECK(w.window->document().day().cell.rollerInertia_kgm2 == before);
+
+    w.type("unitValue", u"1"_s);
+    w.find<QComboBox>("benchUnit")->setCurrentText(u"mph"_s);
+    INFO(w.text("unitOthers").toStdString());
+    CHECK(w.text("unitOthers").contains(u"1.6093\u00A0km/h"_s));
 }

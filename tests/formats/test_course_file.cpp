@@ -85,6 +85,7 @@ TEST_CASE("corners have radii and names, and a course goes through a table and t
     CHECK(courseToJson(*builtInCourse("60-100")).dump() == R"({"name":"60-100"})");
     CHECK(courseFromJson(ObjectReader(Json{{"name", "60-100"}}, "day.json")) == *builtInCourse("60-100"));
     CHECK(problemOf("length [m],gradient [%],radius [m]\n5,0,0.5\n") == Problem::BadValue);
+    CHECK(problemOf("#corner 3 none\nlength [m],gradient [%]\n5,0\n6,0\n") == Problem::BadValue);
     const auto refused = [](const char* text) {
         return test::messageOf([&] { (void)courseFromJson(ObjectReader(Json::parse(text), "day.json")); });
     };

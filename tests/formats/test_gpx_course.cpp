@@ -125,6 +125,12 @@ TEST_CASE("what is no course is refused with what to do") {
     std::string lost = good;
     lost.replace(lost.find("lat=\"51"), 7, "lat=\"x1");
     CHECK(problem(lost).find("latitude") != std::string::npos);
+    std::string comma = good;
+    comma.replace(comma.find("lat=\"51."), 8, "lat=\"51,");
+    CHECK(problem(comma).find("latitude") != std::string::npos);
+    std::string metres = good;
+    metres.replace(metres.find("</ele>"), 6, " m</ele>");
+    CHECK(problem(metres).find("height") != std::string::npos);
     std::vector<Point> gap = hairpin(30.0, 5.0);
     for (size_t i = 20; i < gap.size(); ++i)
         gap[i].y += 400.0;

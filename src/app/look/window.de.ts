@@ -2343,8 +2343,16 @@
         <translation>Werkbank</translation>
     </message>
     <message>
-        <source>The air calculator, and the day&apos;s weather</source>
-        <translation>Der Luftrechner und das Wetter des Tages</translation>
+        <source>Gears, rollers, units</source>
+        <translation>Gänge, Rollen, Einheiten</translation>
+    </message>
+    <message>
+        <source>Road speed in each gear, inertia of rollers, units</source>
+        <translation>Fahrgeschwindigkeit in jedem Gang, Trägheit von Rollen, Einheiten</translation>
+    </message>
+    <message>
+        <source>Calculators, and the day&apos;s weather</source>
+        <translation>Rechner, und das Wetter des Tages</translation>
     </message>
 </context>
 <context>
@@ -3492,6 +3500,105 @@
     <message>
         <source>The library of the sound server is missing: install libpulse0.</source>
         <translation>Die Bibliothek des Tondienstes fehlt: libpulse0 installieren.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::DynoPanel</name>
+    <message>
+        <source>Gear and speed</source>
+        <translation>Gang und Geschwindigkeit</translation>
+    </message>
+    <message>
+        <source>engine speed</source>
+        <translation>Drehzahl</translation>
+    </message>
+    <message>
+        <source>road speed</source>
+        <translation>Fahrgeschwindigkeit</translation>
+    </message>
+    <message>
+        <source>Inertia of rollers</source>
+        <translation>Trägheit von Rollen</translation>
+    </message>
+    <message>
+        <source>rollers</source>
+        <translation>Rollen</translation>
+    </message>
+    <message>
+        <source>diameter</source>
+        <translation>Durchmesser</translation>
+    </message>
+    <message>
+        <source>length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>wall</source>
+        <translation>Wand</translation>
+    </message>
+    <message>
+        <source>density</source>
+        <translation>Dichte</translation>
+    </message>
+    <message>
+        <source>besides</source>
+        <translation>dazu</translation>
+    </message>
+    <message>
+        <source>Left open: solid</source>
+        <translation>Offen gelassen: voll</translation>
+    </message>
+    <message>
+        <source>Shafts, couplings and the brake&apos;s rotor, at roller speed</source>
+        <translation>Wellen, Kupplungen und der Läufer der Bremse, bei Rollendrehzahl</translation>
+    </message>
+    <message>
+        <source>Give to the cell</source>
+        <translation>An den Prüfstand geben</translation>
+    </message>
+    <message>
+        <source>End plates are left out. A measured inertia goes before a calculated one.</source>
+        <translation>Böden sind nicht enthalten. Eine gemessene Trägheit geht vor einer gerechneten.</translation>
+    </message>
+    <message>
+        <source>Units</source>
+        <translation>Einheiten</translation>
+    </message>
+    <message>
+        <source>value</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>unit</source>
+        <translation>Einheit</translation>
+    </message>
+    <message>
+        <source>gear</source>
+        <translation>Gang</translation>
+    </message>
+    <message>
+        <source>ratio</source>
+        <translation>Übersetzung</translation>
+    </message>
+    <message>
+        <source>Gears, final drive and the tyres&apos; radius are on the article&apos;s card of Prepare.</source>
+        <translation>Gänge, Achsübersetzung und Reifenradius stehen auf der Karte des Prüflings in Planen.</translation>
+    </message>
+    <message>
+        <source>Without slip: the tyre as it rolls, not as it stands.</source>
+        <translation>Ohne Schlupf: der Reifen, wie er rollt, nicht wie er steht.</translation>
+    </message>
+    <message>
+        <source>Diameter and length give the inertia.</source>
+        <translation>Durchmesser und Länge ergeben die Trägheit.</translation>
+    </message>
+    <message>
+        <source>%1&#xa0;kg·m²: as heavy to speed up as %2&#xa0;kg on the road</source>
+        <translation>%1&#xa0;kg·m²: so schwer zu beschleunigen wie %2&#xa0;kg auf der Straße</translation>
+    </message>
+    <message>
+        <source>Give the cell its rollers&apos; inertia</source>
+        <translation>Dem Prüfstand die Trägheit seiner Rollen geben</translation>
     </message>
 </context>
 <context>

@@ -2343,8 +2343,16 @@
         <translation>Établi</translation>
     </message>
     <message>
-        <source>The air calculator, and the day&apos;s weather</source>
-        <translation>Le calcul de l&apos;air, et la météo de la journée</translation>
+        <source>Gears, rollers, units</source>
+        <translation>Rapports, rouleaux, unités</translation>
+    </message>
+    <message>
+        <source>Road speed in each gear, inertia of rollers, units</source>
+        <translation>Vitesse dans chaque rapport, inertie de rouleaux, unités</translation>
+    </message>
+    <message>
+        <source>Calculators, and the day&apos;s weather</source>
+        <translation>Calculateurs, et la météo de la journée</translation>
     </message>
 </context>
 <context>
@@ -3492,6 +3500,105 @@
     <message>
         <source>The library of the sound server is missing: install libpulse0.</source>
         <translation>La bibliothèque du service de son manque : installez libpulse0.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::DynoPanel</name>
+    <message>
+        <source>Gear and speed</source>
+        <translation>Rapport et vitesse</translation>
+    </message>
+    <message>
+        <source>engine speed</source>
+        <translation>régime</translation>
+    </message>
+    <message>
+        <source>road speed</source>
+        <translation>vitesse</translation>
+    </message>
+    <message>
+        <source>Inertia of rollers</source>
+        <translation>Inertie de rouleaux</translation>
+    </message>
+    <message>
+        <source>rollers</source>
+        <translation>rouleaux</translation>
+    </message>
+    <message>
+        <source>diameter</source>
+        <translation>diamètre</translation>
+    </message>
+    <message>
+        <source>length</source>
+        <translation>longueur</translation>
+    </message>
+    <message>
+        <source>wall</source>
+        <translation>paroi</translation>
+    </message>
+    <message>
+        <source>density</source>
+        <translation>masse volumique</translation>
+    </message>
+    <message>
+        <source>besides</source>
+        <translation>en plus</translation>
+    </message>
+    <message>
+        <source>Left open: solid</source>
+        <translation>Laissé ouvert : plein</translation>
+    </message>
+    <message>
+        <source>Shafts, couplings and the brake&apos;s rotor, at roller speed</source>
+        <translation>Arbres, accouplements et rotor du frein, au régime des rouleaux</translation>
+    </message>
+    <message>
+        <source>Give to the cell</source>
+        <translation>Donner au banc</translation>
+    </message>
+    <message>
+        <source>End plates are left out. A measured inertia goes before a calculated one.</source>
+        <translation>Les fonds ne sont pas compris. Une inertie mesurée passe avant une inertie calculée.</translation>
+    </message>
+    <message>
+        <source>Units</source>
+        <translation>Unités</translation>
+    </message>
+    <message>
+        <source>value</source>
+        <translation>valeur</translation>
+    </message>
+    <message>
+        <source>unit</source>
+        <translation>unité</translation>
+    </message>
+    <message>
+        <source>gear</source>
+        <translation>vitesse</translation>
+    </message>
+    <message>
+        <source>ratio</source>
+        <translation>démult.</translation>
+    </message>
+    <message>
+        <source>Gears, final drive and the tyres&apos; radius are on the article&apos;s card of Prepare.</source>
+        <translation>Rapports, pont et rayon des pneus sont sur la fiche de l&apos;objet d&apos;essai dans Préparer.</translation>
+    </message>
+    <message>
+        <source>Without slip: the tyre as it rolls, not as it stands.</source>
+        <translation>Sans glissement : le pneu comme il roule, pas comme il se tient.</translation>
+    </message>
+    <message>
+        <source>Diameter and length give the inertia.</source>
+        <translation>Diamètre et longueur donnent l&apos;inertie.</translation>
+    </message>
+    <message>
+        <source>%1&#xa0;kg·m²: as heavy to speed up as %2&#xa0;kg on the road</source>
+        <translation>%1&#xa0;kg·m² : aussi lourd à accélérer que %2&#xa0;kg sur la route</translation>
+    </message>
+    <message>
+        <source>Give the cell its rollers&apos; inertia</source>
+        <translation>Donner au banc l&apos;inertie de ses rouleaux</translation>
     </message>
 </context>
 <context>

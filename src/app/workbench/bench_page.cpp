@@ -5,6 +5,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "app/workbench/dyno_panel.h"
 
 #include <QToolButton>
 
@@ -64,7 +65,7 @@ BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, Ac
     column->setContentsMargins(px(16), px(8), px(16), px(12));
     column->setSpacing(px(6));
     auto* tools = new QHBoxLayout;
-    for (const char* id : {"bench.air", "bench.weather"}) {
+    for (const char* id : {"bench.air", "bench.weather", "bench.dyno"}) {
         actions.get(id)->setCheckable(true);
         auto* button = new QToolButton(this);
         button->setDefaultAction(actions.get(id));
@@ -79,6 +80,7 @@ BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, Ac
     m_parts = new QStackedWidget(this);
     m_parts->addWidget(new AirPanel(document, selection, look, m_parts));
     m_parts->addWidget(new WeatherPanel(document, look, m_parts));
+    m_parts->addWidget(new DynoPanel(document, m_parts));
     column->addWidget(m_parts, 1);
     showPart(0);
 }
@@ -87,6 +89,7 @@ void BenchPage::showPart(int part) {
     m_parts->setCurrentIndex(part);
     m_actions.get("bench.air")->setChecked(part == 0);
     m_actions.get("bench.weather")->setChecked(part == 1);
+    m_actions.get("bench.dyno")->setChecked(part == 2);
 }
 
 PageSpec benchSpec() {
@@ -102,13 +105,18 @@ PageSpec benchSpec() {
                         .tip = BenchPage::tr("What the weather did, against the pulls"),
                         .scope = {"bench"}},
                        &at.actions, [page] { page().showWeather(); });
+        at.actions.add({.id = "bench.dyno",
+                        .text = BenchPage::tr("Gears, rollers, units"),
+                        .tip = BenchPage::tr("Road speed in each gear, inertia of rollers, units"),
+                        .scope = {"bench"}},
+                       &at.actions, [page] { page().showDyno(); });
     };
     const auto make = [](const Workplace& at, QWidget* parent) -> PageView* {
         return new BenchPage(at.document, at.selection, at.look, at.actions, parent);
     };
     return {.id = "bench",
             .title = BenchPage::tr("Bench"),
-            .tip = BenchPage::tr("The air calculator, and the day's weather"),
+            .tip = BenchPage::tr("Calculators, and the day's weather"),
             .keys = {u"Ctrl+9"_s, u"Alt+B"_s},
             .besideTheDay = true,
             .make = make,

@@ -23,7 +23,7 @@ private:
     std::array<Board*, 5> m_boards{};
 };
 
-/// Calculators beside the day: the air, and what the air did through the day.
+/// Calculators beside the day: the air, gears, rollers and units; and what the air did through the day.
 class BenchPage : public PageView {
     Q_OBJECT
 public:
@@ -31,6 +31,7 @@ public:
               QWidget* parent = nullptr);
     void showAir() { showPart(0); }
     void showWeather() { showPart(1); }
+    void showDyno() { showPart(2); }
 
 private:
     void showPart(int part);

@@ -96,7 +96,6 @@ private:
         const VectorXd costs = costsAtMost(curve);
         const auto places = static_cast<double>(kSettingPoints - 1);
         std::vector<double> drawn(static_cast<size_t>(curve.draws.cols()));
-        std::optional<Index> flatFrom;
         for (Index p = 0; p < kSettingPoints; ++p) {
             for (Index d = 0; d < curve.draws.cols(); ++d)
                 drawn[static_cast<size_t>(d)] = curve.draws(p, d) - curve.draws(0, d);

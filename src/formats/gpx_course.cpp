@@ -26,6 +26,8 @@ constexpr double kSmoothWay_m = 5.0;     ///< sd of the kernel over the places
 constexpr double kSmoothHeight_m = 20.0; ///< and over the heights, which are measured worse
 constexpr size_t kReach = 2;             ///< steps to either side from which a bend is told
 constexpr double kStraight_m = 150.0;
+constexpr double kMostOpposite = 0.35;
+constexpr double kFewestBends = 10.0;
 constexpr size_t kPieceSteps = 2;     ///< of a piece in a corner
 constexpr size_t kMostSteps = 10;     ///< of a piece of straight road
 constexpr size_t kMostPoints = 40000; ///< 200 km in steps
@@ -53,29 +55,42 @@ std::optional<double> numberIn(std::string_view text) {
     return whole && std::isfinite(value) ? std::optional(value) : std::nullopt;
 }
 
+/// The children of that name, whatever stands before its colon: "gpx:trk" is "trk".
+std::vector<pugi::xml_node> childrenOf(const pugi::xml_node& node, std::string_view name) {
+    std::vector<pugi::xml_node> out;
+    for (const pugi::xml_node& child : node.children()) {
+        const std::string_view whole = child.name();
+        if (whole.substr(whole.rfind(':') + 1) == name)
+            out.push_back(child);
+    }
+    return out;
+}
+
 std::vector<pugi::xml_node> pointsOf(const pugi::xml_document& document, const std::string& file) {
-    const pugi::xml_node root = document.child("gpx");
-    std::vector<std::vector<pugi::xml_node>> ways;
-    for (const pugi::xml_node& track : root.children("trk")) {
-        std::vector<pugi::xml_node> points;
-        for (const pugi::xml_node& segment : track.children("trkseg"))
-            for (const pugi::xml_node& point : segment.children("trkpt"))
-                points.push_back(point);
-        if (!points.empty())
-            ways.push_back(std::move(points));
+    std::vector<std::vector<pugi::xml_node>> tracks, routes;
+    for (const pugi::xml_node& root : childrenOf(document, "gpx")) {
+        for (const pugi::xml_node& track : childrenOf(root, "trk")) {
+            tracks.emplace_back();
+            for (const pugi::xml_node& segment : childrenOf(track, "trkseg"))
+                for (const pugi::xml_node& point : childrenOf(segment, "trkpt"))
+                    tracks.back().push_back(point);
+        }
+        for (const pugi::xml_node& route : childrenOf(root, "rte"))
+            routes.push_back(childrenOf(route, "rtept"));
     }
-    for (const pugi::xml_node& route : root.children("rte")) {
-        std::vector<pugi::xml_node> points;
-        for (const pugi::xml_node& point : route.children("rtept"))
-            points.push_back(point);
-        if (!points.empty() && ways.empty())
-            ways.push_back(std::move(points));
+    for (auto* ways : {&tracks, &routes}) {
+        std::erase_if(*ways, [](const auto& points) { return points.empty(); });
+        if (ways->size() > 1)
+            refuse("not_allowed.gpx_several", file);
+        if (ways->size() == 1)
+            return ways->front();
     }
-    if (ways.empty())
-        refuse("not_allowed.gpx_no_track", file);
-    if (ways.size() > 1)
-        refuse("not_allowed.gpx_several", file);
-    return ways.front();
+    refuse("not_allowed.gpx_no_track", file);
+}
+
+std::string_view heightOf(const pugi::xml_node& point) {
+    const auto heights = childrenOf(point, "ele");
+    return heights.empty() ? std::string_view() : heights.front().child_value();
 }
 
 /// On a plane that touches the Earth at the start: good for a course of some kilometres.
@@ -86,7 +101,7 @@ std::vector<Spot> spotsOf(const std::vector<pugi::xml_node>& points, const std::
     for (const pugi::xml_node& point : points) {
         const auto lat = numberIn(point.attribute("lat").value());
         const auto lon = numberIn(point.attribute("lon").value());
-        const auto height = numberIn(point.child_value("ele"));
+        const auto height = numberIn(heightOf(point));
         if (!lat || !lon || std::abs(*lat) > 89.0 || std::abs(*lon) > 180.0)
             refuse("not_allowed.gpx_place", file);
         if (!height)
@@ -147,35 +162,55 @@ std::vector<double> smoothed(const std::vector<Spot>& spots, double Spot::*value
     return out;
 }
 
-/// Radius of the circle through three places: product of the sides over four times the area.
-double radiusThrough(const Spot& a, const Spot& b, const Spot& c) {
-    const double twiceArea = std::abs((b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y));
+/// One over the radius of the circle through three places, positive to the left: twice the sine of the turn over the
+/// chord.
+double bendOf(const Spot& a, const Spot& b, const Spot& c) {
+    const double cross = (b.x - a.x) * (c.y - b.y) - (c.x - b.x) * (b.y - a.y);
     const double sides =
         std::hypot(b.x - a.x, b.y - a.y) * std::hypot(c.x - b.x, c.y - b.y) * std::hypot(c.x - a.x, c.y - a.y);
-    return twiceArea > 1e-9 ? sides / (2.0 * twiceArea) : 1e9;
+    return sides > 1e-9 ? 2.0 * cross / sides : 0.0;
 }
 
-std::vector<double> radii(const std::vector<Spot>& spots) {
-    std::vector<double> out(spots.size(), 1e9);
+std::vector<double> bendsOf(const std::vector<Spot>& spots) {
+    std::vector<double> out(spots.size(), 0.0);
     for (size_t i = kReach; i + kReach < spots.size(); ++i)
-        out[i] = radiusThrough(spots[i - kReach], spots[i], spots[i + kReach]);
+        out[i] = bendOf(spots[i - kReach], spots[i], spots[i + kReach]);
     return out;
 }
 
-std::vector<CoursePiece> piecesOf(const std::vector<Spot>& spots, const std::vector<double>& radius) {
-    const auto bends = [&](size_t step) { return std::min(radius[step], radius[step + 1]) < kStraight_m; };
+/// A road that bends mostly bends on the same way 15 m further; a receiver's scatter bends back.
+bool onlyScatters(const std::vector<double>& bends) {
+    constexpr size_t kFurther = 3;
+    double pairs = 0.0;
+    double opposite = 0.0;
+    for (size_t i = 0; i + kFurther < bends.size(); ++i) {
+        if (std::min(std::abs(bends[i]), std::abs(bends[i + kFurther])) * kStraight_m < 1.0)
+            continue;
+        pairs += 1.0;
+        opposite += bends[i] * bends[i + kFurther] < 0.0 ? 1.0 : 0.0;
+    }
+    return pairs >= kFewestBends && opposite > kMostOpposite * pairs;
+}
+
+std::vector<CoursePiece> piecesOf(const std::vector<Spot>& spots, const std::vector<double>& bends) {
+    const auto tightest = [&](size_t from, size_t to) {
+        double out = 0.0;
+        for (size_t i = from; i <= to; ++i)
+            out = std::max(out, std::abs(bends[i]));
+        return out;
+    };
+    const auto isCorner = [&](size_t step) { return tightest(step, step + 1) * kStraight_m > 1.0; };
     std::vector<CoursePiece> out;
     const size_t steps = spots.size() - 1;
     for (size_t i = 0; i < steps;) {
-        const bool corner = bends(i);
+        const bool corner = isCorner(i);
         size_t end = i + 1;
-        while (end < steps && end - i < (corner ? kPieceSteps : kMostSteps) && bends(end) == corner)
+        while (end < steps && end - i < (corner ? kPieceSteps : kMostSteps) && isCorner(end) == corner)
             ++end;
         CoursePiece piece{spots[end].along - spots[i].along};
         piece.gradient = (spots[end].height - spots[i].height) / piece.length_m;
         if (corner)
-            piece.radius_m = std::max(1.0, *std::min_element(radius.begin() + static_cast<long>(i),
-                                                             radius.begin() + static_cast<long>(end) + 1));
+            piece.radius_m = std::max(1.0, 1.0 / tightest(i, end));
         out.push_back(piece);
         i = end;
     }
@@ -199,7 +234,10 @@ Course courseFromGpx(std::string_view text, const std::string& file, const std::
     const auto height = smoothed(spots, &Spot::height, kSmoothHeight_m);
     for (size_t i = 0; i < spots.size(); ++i)
         spots[i] = {x[i], y[i], height[i], spots[i].along};
-    Course out{name, piecesOf(spots, radii(spots))};
+    const std::vector<double> bends = bendsOf(spots);
+    if (onlyScatters(bends))
+        refuse("not_allowed.gpx_scatter", file);
+    Course out{name, piecesOf(spots, bends)};
     checkCourse(out, {.file = file});
     return out;
 }

@@ -110,6 +110,17 @@ TEST_CASE("a vehicle that stands, and a route in place of a track, change nothin
     CHECK(readTrack(route) == once);
 }
 
+TEST_CASE("names in a track may stand in a namespace") {
+    const std::string plain = gpxOf(hairpin(30.0, 5.0));
+    std::string named = plain;
+    for (const char* tag : {"gpx", "trk>", "trkseg", "trkpt", "ele"})
+        for (const char* before : {"<", "</"})
+            for (size_t at = 0; (at = named.find(before + std::string(tag), at)) != std::string::npos; at += 6)
+                named.insert(at + std::string(before).size(), "gpx:");
+    CHECK(named.find("<gpx:trkpt") != std::string::npos);
+    CHECK(readTrack(named) == readTrack(plain));
+}
+
 TEST_CASE("what is no course is refused with what to do") {
     const std::string good = gpxOf(hairpin(30.0, 5.0));
     CHECK(problem("length [m],gradient [%]\n100,2\n").find("no GPX") != std::string::npos);
@@ -125,6 +136,12 @@ TEST_CASE("what is no course is refused with what to do") {
     std::string lost = good;
     lost.replace(lost.find("lat=\"51"), 7, "lat=\"x1");
     CHECK(problem(lost).find("latitude") != std::string::npos);
+    boost::random::mt19937 random(4);
+    boost::random::normal_distribution<double> normal(0.0, 3.0);
+    std::vector<Point> scattered;
+    for (double way = 0.0; way <= 1000.0; way += 10.0)
+        scattered.push_back({way + normal(random), normal(random), 0.06 * way});
+    CHECK(problem(gpxOf(scattered)).find("scatter") != std::string::npos);
     std::string comma = good;
     comma.replace(comma.find("lat=\"51."), 8, "lat=\"51,");
     CHECK(problem(comma).find("latitude") != std::string::npos);

@@ -20,7 +20,7 @@ enum : size_t { kDistance, kSpeed, kEngineWork, kResistanceWork, kTime, kStates 
 using State = std::array<double, kStates>;
 using Motion = std::function<void(const State&, State&, double)>;
 
-constexpr double kTolerance = 1e-9;
+constexpr double kTolerance = 1e-8;
 constexpr double kLongestRun_s = 86400.0;
 constexpr double kStalled_ms = 0.05;
 constexpr double kGainsNoMore_ms2 = 1e-6;

@@ -24,6 +24,11 @@ constexpr double kLongest_m = 200000.0;
 constexpr double kSteepest = 0.6;
 constexpr size_t kMostPieces = 20000;
 
+bool canBeBreathed(const Atmosphere& air) {
+    return std::abs(air.temperature_c) <= 60.0 && air.pressure_pa >= 40000.0 && air.pressure_pa <= 110000.0 &&
+           air.humidity.value >= 0.0 && air.humidity.value <= 100.0;
+}
+
 /// "#air 20 C 101.3 kPa 50 %"
 std::optional<Atmosphere> airIn(const std::string& line, const Place& place) {
     std::istringstream words(line.substr(1));
@@ -33,11 +38,10 @@ std::optional<Atmosphere> airIn(const std::string& line, const Place& place) {
     if (!(words >> air) || air != "air")
         return std::nullopt;
     words >> temperature_c >> celsius >> pressure_kpa >> kilopascal >> humidity_pct >> percent;
-    const bool read = celsius == "C" && kilopascal == "kPa" && percent == "%";
-    if (!read || std::abs(temperature_c) > 60.0 || pressure_kpa < 40.0 || pressure_kpa > 110.0 || humidity_pct < 0.0 ||
-        humidity_pct > 100.0)
+    const Atmosphere out{temperature_c, pressure_kpa * 1000.0, {HumidityKind::RelativeHumidity_pct, humidity_pct}};
+    if (celsius != "C" || kilopascal != "kPa" || percent != "%" || !canBeBreathed(out))
         throw DataError(Problem::BadValue, {line, Statement{"not_allowed.course_air"}}, place);
-    return Atmosphere{temperature_c, pressure_kpa * 1000.0, {HumidityKind::RelativeHumidity_pct, humidity_pct}};
+    return out;
 }
 
 /// "#corner 4 Lower hairpin"
@@ -102,6 +106,12 @@ std::vector<std::optional<double>> known(const CsvTable& table, const char* name
     return out;
 }
 
+std::string inOneLine(std::string text) {
+    std::replace_if(
+        text.begin(), text.end(), [](unsigned char c) { return std::iscntrl(c); }, ' ');
+    return text;
+}
+
 } // namespace
 
 Course courseFromCsv(std::string_view text, const std::string& file, const std::string& name) {
@@ -138,7 +148,7 @@ std::string courseAsCsv(const Course& course) {
                            course.air->pressure_pa / 1000.0, course.air->humidity.value);
     for (size_t i = 0; i < course.pieces.size(); ++i)
         if (const auto name = cornerName(course, i))
-            out += fmt::format("#corner {} {}\n", i + 1, Voice::forFiles().say(*name));
+            out += fmt::format("#corner {} {}\n", i + 1, inOneLine(Voice::forFiles().say(*name)));
     for (const CoursePiece& piece : course.pieces)
         out += fmt::format("{:.6g},{:.6g},{},{}\n", piece.length_m, piece.gradient * 100.0,
                            piece.limit_ms ? fmt::format("{:.6g}", *piece.limit_ms * kKmhPerMs) : "",
@@ -162,6 +172,8 @@ void checkCourse(const Course& course, const Place& place) {
         if (piece.radius_m && !(*piece.radius_m >= 1.0))
             refuse(*piece.radius_m, "not_allowed.radius", i);
     }
+    if (course.air && !canBeBreathed(*course.air))
+        throw DataError(Problem::BadValue, {std::string("air"), Statement{"not_allowed.course_air"}}, place);
     if (course.pieces.empty() || course.pieces.size() > kMostPieces || !(course.length_m() <= kLongest_m))
         throw DataError(Problem::BadValue, {significant(course.length_m(), 6), Statement{"not_allowed.course_length"}},
                         place);
@@ -175,7 +187,9 @@ Course courseNamed(const std::string& nameOrFile) {
     std::string ending = path.extension().string();
     std::transform(ending.begin(), ending.end(), ending.begin(), [](unsigned char c) { return std::tolower(c); });
     const auto read = ending == ".gpx" ? courseFromGpx : courseFromCsv;
-    return read(text, nameOrFile, path.stem().string());
+    const std::string name = path.stem().string();
+    return read(text, nameOrFile,
+                builtInCourse(name) ? name + "-own" : name); // a day keeps built-in ones by name alone
 }
 
 } // namespace hillrun

@@ -348,6 +348,11 @@ TEST_CASE("a vehicle is taken with what is usual, and what is missing is named")
     CHECK(d.byPiece_s[0] == Approx(road.builds[1].run.time_s - road.builds[0].run.time_s).epsilon(1e-6));
     CHECK_FALSE(road.builds[0].times.empty());
 
+    // Behind hubs and wheels no driveline takes its share.
+    CHECK(takeVehicle(day, {MeasuredAt::Crank, false}).vehicle.efficiency == 0.9);
+    CHECK(takeVehicle(day, {MeasuredAt::Hub, false}).vehicle.efficiency == 1.0);
+    CHECK(takeVehicle(day, {MeasuredAt::Wheel, false}).vehicle.efficiency == 1.0);
+
     // Gears that cannot be meant; a course on which only grip counts.
     TestDay odd = day;
     for (const std::vector<double>& gears : {std::vector<double>{0.0, 2.0, 1.0}, {1.0, 2.0}, {-3.0, -4.0}}) {

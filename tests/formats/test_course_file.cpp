@@ -70,6 +70,11 @@ TEST_CASE("built-in courses go by their names, others are files") {
     std::ofstream(folder.path() / "moor.csv") << "length [m],gradient [%]\n100,2\n50,3\n";
     CHECK(courseNamed((folder.path() / "moor.csv").string()).name == "moor");
     CHECK_THROWS_AS(courseNamed("no-such-course"), DataError);
+    // A day keeps built-in courses by their names: a file of that name is another course.
+    std::ofstream(folder.path() / "larkfell-hill.csv") << "length [m],gradient [%]\n100,2\n50,3\n";
+    const Course own = courseNamed((folder.path() / "larkfell-hill.csv").string());
+    CHECK(own.pieces.size() == 2);
+    CHECK(courseFromJson(ObjectReader(courseToJson(own), "day.json")) == own);
 }
 
 TEST_CASE("corners have radii and names, and a course goes through a table and through a day's JSON unchanged") {
@@ -82,6 +87,9 @@ TEST_CASE("corners have radii and names, and a course goes through a table and t
     CHECK(course.pieces[2].radius_m == std::nullopt);
     CHECK(read(courseAsCsv(course)) == course);
     CHECK(courseFromJson(ObjectReader(courseToJson(course), "day.json")) == course);
+    Course named = course;
+    named.pieces[1].name = "two\nlines";
+    CHECK(read(courseAsCsv(named)).pieces[1].name == "two lines");
     CHECK(courseToJson(*builtInCourse("60-100")).dump() == R"({"name":"60-100"})");
     CHECK(courseFromJson(ObjectReader(Json{{"name", "60-100"}}, "day.json")) == *builtInCourse("60-100"));
     CHECK(problemOf("length [m],gradient [%],radius [m]\n5,0,0.5\n") == Problem::BadValue);
@@ -91,5 +99,7 @@ TEST_CASE("corners have radii and names, and a course goes through a table and t
     };
     CHECK(refused(R"({"name": "own"})").find("20 000 pieces") != std::string::npos);
     CHECK(refused(R"({"name": "own", "pieces": [{"length_m": -3}]})").find("above zero") != std::string::npos);
+    CHECK(refused(R"({"name": "own", "pieces": [{"length_m": 3}], "air": {"temperature_c": 1e9}})").find("#air") !=
+          std::string::npos);
     CHECK(refused(R"({"pieces": [{"length_m": 3}]})").find("name") != std::string::npos);
 }

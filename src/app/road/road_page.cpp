@@ -130,6 +130,7 @@ void RoadPage::showEvent(QShowEvent* event) {
 }
 
 void RoadPage::takeCourse(const QString& nameOrFile) {
+    m_timed->say({}); // it was said of another course
     try {
         const Course course = courseNamed(nameOrFile.toStdString());
         m_document.edit(tr("Drive on %1").arg(qs(courseName(course))), [&](TestDay& day) { day.plan.course = course; });

@@ -208,10 +208,10 @@ VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place) {
     v.rollingResistance = takenOr(known.rollingResistance, kRolling, "road.taken_rolling", out);
     v.tyreGrip = takenOr(known.tyreGrip, kGrip, "road.taken_grip", out);
     v.shiftTime_s = takenOr(known.shiftTime_s, kShift_s, "road.taken_shift", out);
-    if (place.at != MeasuredAt::Wheel && place.estimate) { // what the day added on the way is taken off again
+    if (place.estimate) { // what the day added on the way is taken off again
         v.efficiency = day.loss.method == LossMethod::Percent ? 1.0 - day.loss.percent / 100.0 : 1.0;
         out.taken.push_back({"road.loss_of_day"});
-    } else if (place.at != MeasuredAt::Wheel)
+    } else if (place.at == MeasuredAt::Crank) // at hub and wheel the driveline lies before it
         v.efficiency = takenOr(known.drivelineEfficiency, kEfficiency, "road.taken_efficiency", out);
     v.driven = known.drivenAxle.value_or(DrivenAxle::Rear);
     v.wheelbase_m = known.wheelbase_m.value_or(0.0);

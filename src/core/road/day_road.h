@@ -17,7 +17,7 @@ struct VehicleTaken {
     std::vector<Statement> taken;
     Statement whyNot; ///< it cannot be driven
 };
-/// `place`: where the day's powers are given; from the wheels nothing is lost on the way.
+/// `place`: where the day's powers are given; behind hubs and wheels no driveline takes its share.
 VehicleTaken takeVehicle(const TestDay& day, const PowerPlace& place);
 
 /// Between two speeds, as the vehicle first got from the one to the other.

@@ -319,6 +319,29 @@ TEST_CASE("the time at full throttle is spread over the speeds where it was spen
     CHECK(sum == Approx(1.0));
 }
 
+TEST_CASE("under a constant force every speed between two takes the same time") {
+    const RoadVehicle v = plainVehicle();
+    const Course course{"roll", {}, {}, v.speedAt(2000.0, 0), v.speedAt(4000.0, 0)};
+    const std::vector<SpeedShare> use = timeAtSpeeds(driveCourse(v, flatTorque(200.0), course, 0.0));
+    double inside = 0.0;
+    for (const SpeedShare& one : use)
+        if (one.rpm > 2000.0 && one.rpm < 4000.0) {
+            CHECK(one.share == Approx(0.05).epsilon(1e-3));
+            inside += one.share;
+        }
+    CHECK(inside == Approx(1.0).epsilon(1e-3));
+}
+
+TEST_CASE("a course in hundreds of pieces is driven to its end") {
+    const Course hill = *builtInCourse("larkfell-hill");
+    Course fine = hill;
+    fine.pieces.clear();
+    for (const CoursePiece& piece : hill.pieces)
+        for (int i = 0; i < 30; ++i)
+            fine.pieces.push_back({piece.length_m / 30.0, piece.gradient, piece.limit_ms});
+    CHECK(timeOf(buggy(), hump(), fine) == Approx(timeOf(buggy(), hump(), hill)).epsilon(1e-6));
+}
+
 TEST_CASE("a vehicle is taken with what is usual, and what is missing is named") {
     TestDay day = test::smallDay("A3 B3 A3", 3.0);
     DrawCache cache;

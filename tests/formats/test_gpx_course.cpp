@@ -81,6 +81,8 @@ TEST_CASE("a track becomes a course: its length, its gradients, its corners by t
                 bent += piece.radius_m ? piece.length_m : 0.0;
             }
             CHECK(climbed == Approx(10.0 + 0.10 * (300.0 + M_PI * radius)).margin(1.5));
+            // Straight road in pieces of 50 m, bends in pieces of 10 m.
+            CHECK(static_cast<double>(course.pieces.size()) < (course.length_m() - bent) / 50.0 + bent / 10.0 + 8.0);
             CHECK(bent == Approx(M_PI * radius).margin(0.25 * M_PI * radius + 25.0));
         }
 }

@@ -340,21 +340,21 @@ RoadRun driveCourse(const RoadVehicle& vehicle, const EngineCurve& engine, const
 std::vector<SpeedShare> timeAtSpeeds(const RoadRun& run, double bin_rpm) {
     std::vector<double> bins;
     double all = 0.0;
-    const auto add = [&](double rpm, double seconds) {
-        const auto bin = static_cast<size_t>(std::max(0.0, rpm / bin_rpm));
-        if (bins.size() <= bin)
-            bins.resize(bin + 1, 0.0);
-        bins[bin] += seconds;
+    const auto add = [&](double low, double high, double seconds) { // spread evenly over the bins between
+        const double first = std::floor(low / bin_rpm);
+        const double last = std::max(first, std::ceil(high / bin_rpm) - 1.0);
+        bins.resize(std::max(bins.size(), static_cast<size_t>(last) + 1), 0.0);
+        for (double bin = first; bin <= last; bin += 1.0) {
+            const double inside = std::min(high, (bin + 1.0) * bin_rpm) - std::max(low, bin * bin_rpm);
+            bins[static_cast<size_t>(bin)] += high > low ? seconds * inside / (high - low) : seconds;
+        }
         all += seconds;
     };
     for (size_t i = 1; i < run.moments.size(); ++i) {
         const RoadMoment& a = run.moments[i - 1];
         const RoadMoment& b = run.moments[i];
-        if (!b.full || a.gear != b.gear)
-            continue;
-        constexpr int kPieces = 16; // a step may cross bins
-        for (int p = 0; p < kPieces; ++p)
-            add(a.rpm + (b.rpm - a.rpm) * (p + 0.5) / kPieces, (b.time_s - a.time_s) / kPieces);
+        if (b.full && a.gear == b.gear)
+            add(std::min(a.rpm, b.rpm), std::max(a.rpm, b.rpm), b.time_s - a.time_s);
     }
     std::vector<SpeedShare> out;
     for (size_t bin = 0; bin < bins.size(); ++bin)

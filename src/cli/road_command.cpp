@@ -79,8 +79,10 @@ void runRoad(const RoadOptions& o) {
     const DayRoad road = dayRoad(day, *analysis, course);
     if (!road.whyNot.empty())
         throw DataError(Problem::NothingToCompare, {Several{{road.whyNot}}});
+    if (!o.writeCourse.empty() && course.isRolling())
+        throw WrongUse(said("cli.road_no_table"));
     if (!o.writeCourse.empty())
-        writeFileSafely(o.writeCourse, courseAsCsv(road.course));
+        writeFileSafely(o.writeCourse, courseAsCsv(course));
     const auto fit = fitted(o, road, *analysis);
     if (o.json) {
         Json out = roadAnswer(road);

@@ -74,11 +74,9 @@ WantedUse AnswerOptions::useOfCourse(const TestDay& day) const {
     DayEngine engine;
     const DayRoad road =
         dayRoad(day, *analyseOrThrow(day, settingsFor(day, settings()), engine), courseNamed(use.substr(7)));
-    SpeedWeights out;
-    for (const SpeedShare& one : useOnCourse(road))
-        out.push_back({one.rpm, one.share});
+    SpeedWeights out = useOnCourse(road);
     if (out.empty())
-        throw DataError(Problem::BadValue, {use, road.whyNot.empty() ? Statement{"road.no_answer"} : road.whyNot});
+        throw DataError(Problem::BadValue, {use, road.whyNothing()});
     return out;
 }
 

@@ -85,10 +85,9 @@ Figure wayFigure(const Telling& t, const DayRoad& road, const RoadBuild& first, 
 
 Section roadSection(const Telling& t, const DayRoad& road, const RoadDifference* difference) {
     Section out;
-    if (!road.whyNot.empty() || !difference) {
+    if (!difference) {
         out.blocks.emplace_back(Sentence{t.voice.say(courseName(road.course))});
-        out.blocks.emplace_back(
-            Paragraph{t.voice.say(!road.whyNot.empty() ? road.whyNot : Statement{"road.no_answer"}), Tone::Warning});
+        out.blocks.emplace_back(Paragraph{t.voice.say(road.whyNothing()), Tone::Warning});
         return out;
     }
     out.blocks.emplace_back(Sentence{t.voice.say(roadSummary(road, *difference))});

@@ -37,11 +37,10 @@ void numberPages(Document& out, const Telling& t) {
             out.numbered.push_back(t.said("sheet.page", {std::to_string(i), std::to_string(count)}));
 }
 
-/// The first of the comparisons, driven.
-Section onCourse(const Telling& t, const std::vector<const Comparison*>& comparisons, const Course& course) {
+/// A comparison, driven.
+Section onCourse(const Telling& t, const Comparison& pair, const Course& course) {
     const DayRoad road = dayRoad(t.day, t.analysis, course);
-    const Comparison* pair = comparisons.empty() ? nullptr : comparisons.front();
-    return roadSection(t, road, pair ? road.find(pair->from, pair->to) : nullptr);
+    return roadSection(t, road, road.find(pair.from, pair.to));
 }
 
 } // namespace
@@ -68,8 +67,8 @@ Document documentOf(const TestDay& day, const DayAnalysis& analysis, const std::
         out.sections.push_back(creditSection(t));
     if (sections.otherDays && over && !day.plan.earlier.empty())
         out.sections.push_back(daysSection(t, *over));
-    if (const auto course = courseOfDay(day); sections.road && course)
-        out.sections.push_back(onCourse(t, comparisons, *course));
+    if (const auto course = courseOfDay(day); sections.road && course && !comparisons.empty())
+        out.sections.push_back(onCourse(t, *comparisons.front(), *course));
     numberPages(out, t);
     return out;
 }

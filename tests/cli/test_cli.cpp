@@ -371,6 +371,10 @@ TEST_CASE("a course weights the use, is written as a table, and a timed run give
     CHECK(copied["builds"][0]["time_s"].get<double>() ==
           Approx(hill["builds"][0]["time_s"].get<double>()).epsilon(1e-5));
 
+    const Run rolling = run(road + "60-100 --write-course " + test::quoted(folder.path() / "rolling.csv"));
+    CHECK(rolling.status == 2); // it has no pieces that a table could hold
+    CHECK_FALSE(fs::exists(folder.path() / "rolling.csv"));
+
     const double quarter = run(road + "standing-quarter-mile --json").json()["builds"][1]["time_s"].get<double>();
     const std::string timed = fmt::format(" --json --timed {:.6f} --build B", quarter);
     const Json fit = run(road + "standing-quarter-mile --fit drag-area" + timed).json()["fit"];

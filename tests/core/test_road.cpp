@@ -386,6 +386,11 @@ TEST_CASE("a vehicle is taken with what is usual, and what is missing is named")
     odd.article.vehicle = v;
     odd.article.vehicle.tyreGrip = 0.05;
     const DayRoad ice = dayRoad(odd, analysis, *builtInCourse("standing-400m"));
+    CHECK(ice.whyNothing() == ice.whyNoDifference);
+    CHECK(road.whyNothing().empty());
+    const DayRoad wall = dayRoad(day, analysis, {"wall", {{100.0, 0.6}}});
+    CHECK(wall.whyNothing() == wall.builds.front().run.whyNot);
+    CHECK(useOnCourse(wall).empty());
     CHECK(ice.differences.empty());
     CHECK(inEnglish({ice.whyNoDifference}).find("grip") != std::string::npos);
 

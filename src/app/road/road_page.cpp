@@ -148,8 +148,10 @@ void RoadPage::chooseFile() {
 void RoadPage::fit(FittedNumber what, const TimedRun& timed) {
     const auto analysis = m_document.analysis();
     const auto engine = analysis ? courseCurve(m_road, *analysis, from()) : std::nullopt;
-    if (!engine)
+    if (!engine) {
+        m_timed->say(qs(m_road.whyNothing()));
         return;
+    }
     const RunFit found = fitToRun(m_road, *engine, what, timed);
     m_timed->say(qs(found.said));
     if (!found.value)
@@ -168,9 +170,7 @@ void RoadPage::fit(FittedNumber what, const TimedRun& timed) {
 }
 
 void RoadPage::takeAsUse() {
-    SpeedWeights weights;
-    for (const SpeedShare& one : useOnCourse(m_road, from()))
-        weights.push_back({one.rpm, one.share});
+    const SpeedWeights weights = useOnCourse(m_road, from());
     if (!weights.empty())
         m_document.edit(tr("Take the course as the use"), [&](TestDay& day) { nameUse(day, WantedUse(weights)); });
 }
@@ -238,10 +238,8 @@ void RoadPage::refreshAnswer() {
         m_head->answer->setText(tr("Nothing can be driven yet: %1.").arg(qs(m_road.whyNot)));
     else if (difference)
         m_head->answer->setText(unbroken(qs(roadSummary(m_road, *difference))));
-    else if (!m_road.builds.empty() && !m_road.builds.front().run.finished())
-        m_head->answer->setText(qs(m_road.builds.front().run.whyNot));
-    else if (!m_road.whyNoDifference.empty())
-        m_head->answer->setText(qs(m_road.whyNoDifference));
+    else if (!m_road.whyNothing().empty())
+        m_head->answer->setText(qs(m_road.whyNothing()));
     else
         m_head->answer->setText(tr("One build is driven; two are compared."));
 }

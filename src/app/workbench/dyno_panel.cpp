@@ -90,7 +90,7 @@ QWidget* DynoPanel::makeRollers() {
     m_diameter = field("rollerDiameter", tr("diameter"), 10, 5000, 0, u"mm"_s, std::nullopt);
     m_length = field("rollerLength", tr("length"), 10, 5000, 0, u"mm"_s, std::nullopt);
     m_wall = field("rollerWall", tr("wall"), 0, 2500, 1, u"mm"_s, std::nullopt);
-    m_density = field("rollerDensity", tr("density"), 500, 20000, 0, u"kg/m\u00B3"_s, 7850.0);
+    m_density = field("rollerDensity", tr("density"), 500, 20000, 0, u"kg/m\u00B3"_s, RollerDimensions{}.density_kg_m3);
     m_besides = field("rollerBesides", tr("besides"), 0, 10000, 2, u"kg\u00B7m\u00B2"_s, 0.0);
     m_wall->setToolTip(tr("Left open: solid"));
     m_besides->setToolTip(tr("Shafts, couplings and the brake's rotor, at roller speed"));

@@ -303,11 +303,25 @@ DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& c
     return out;
 }
 
-std::vector<SpeedShare> useOnCourse(const DayRoad& road, const std::string& build) {
-    for (const RoadBuild& one : road.builds)
-        if (one.run.finished() && one.use.size() > 1 && (build.empty() || one.id == build))
-            return one.use;
-    return {};
+SpeedWeights useOnCourse(const DayRoad& road, const std::string& build) {
+    SpeedWeights out;
+    for (const RoadBuild& one : road.builds) {
+        if (!one.run.finished() || one.use.size() < 2 || !(build.empty() || one.id == build))
+            continue;
+        for (const SpeedShare& share : one.use)
+            out.push_back({share.rpm, share.share});
+        break;
+    }
+    return out;
+}
+
+Statement DayRoad::whyNothing() const {
+    if (!whyNot.empty())
+        return whyNot;
+    for (const RoadBuild& one : builds)
+        if (!one.run.finished())
+            return one.run.whyNot;
+    return whyNoDifference;
 }
 
 const RoadBuild* DayRoad::build(const std::string& id) const {

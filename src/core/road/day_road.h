@@ -70,6 +70,9 @@ struct DayRoad {
     Statement whyNot;                        ///< nothing could be driven
     Statement whyNoDifference;               ///< builds arrived, and their times cannot be compared
     [[nodiscard]] const RoadBuild* build(const std::string& id) const; ///< one that arrived
+    /// Why there is no difference: nothing could be driven, a build did not arrive, or times cannot be compared; empty
+    /// when none of these is so.
+    [[nodiscard]] Statement whyNothing() const;
     [[nodiscard]] const RoadDifference* find(const std::string& from, const std::string& to) const;
 };
 
@@ -88,8 +91,8 @@ std::optional<CourseFigure> courseFigure(const DayModel& model, const CourseTorq
 /// The course with a speed for each corner of which only the radius is known: v^2 = grip * g * radius.
 Course withCornerSpeeds(Course course, double tyreGrip);
 
-/// The share of time at each speed of a build, or of the first one that arrives; empty when none does.
-std::vector<SpeedShare> useOnCourse(const DayRoad& road, const std::string& build = {});
+/// The share of time at each speed of a build, or of the first one that arrives, as a use; empty when none does.
+SpeedWeights useOnCourse(const DayRoad& road, const std::string& build = {});
 
 DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& course);
 

@@ -105,6 +105,9 @@ Plan readPlan(ObjectReader in) {
         throw DataError(Problem::BadValue, {std::to_string(out.pullsPerSet), Statement{"not_allowed.one_or_more"}},
                         in.place("pulls_per_set"));
     out.order = in.texts("order");
+    for (const double pull : in.numbers("refit_before")) // from 1; the first pull has nothing before it
+        if (pull >= 2.0 && pull <= static_cast<double>(out.order.size()))
+            out.refits.push_back(static_cast<size_t>(pull) - 1);
     out.matters_pct = in.number("matters_pct");
     out.repeatability_pct = in.number("repeatability_pct");
     out.coolDown_min = in.number("cool_down_min");
@@ -143,6 +146,8 @@ Json planJson(const Plan& plan) {
     putKnown(out, "design", plan.design);
     out["pulls_per_set"] = plan.pullsPerSet;
     out["order"] = plan.order;
+    for (const size_t pull : plan.refits)
+        out["refit_before"].push_back(pull + 1);
     putKnown(out, "matters_pct", plan.matters_pct);
     putKnown(out, "repeatability_pct", plan.repeatability_pct);
     putKnown(out, "cool_down_min", plan.coolDown_min);
@@ -188,6 +193,7 @@ void readPlanned(TestDay& day, ObjectReader& in) {
     }
     for (ObjectReader& change : in.objects("changes")) {
         BuildChange out{change.text("when"), change.text("from"), change.text("to"), change.text("note"), {}};
+        out.refitted = change.flag("refitted", false);
         out.unknownKeys = change.unknownKeys();
         day.changes.push_back(std::move(out));
     }
@@ -203,6 +209,8 @@ void addPlanned(Json& out, const TestDay& day) {
     }
     for (const BuildChange& change : day.changes) {
         Json one{{"when", change.when}, {"from", change.from}, {"to", change.to}, {"note", change.note}};
+        if (change.refitted)
+            one["refitted"] = true;
         addUnknown(one, change.unknownKeys);
         out["changes"].push_back(one);
     }

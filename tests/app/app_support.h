@@ -46,7 +46,9 @@ public:
         return change;
     }
     std::optional<WantedUse> use;
-    std::optional<WantedUse> askUse(QWidget*, const TestDay&, const RpmRange&, Look&) override { return use; }
+    std::optional<WantedUse> askUse(QWidget*, const TestDay&, const RpmRange&, const SpeedsOnCourse&, Look&) override {
+        return use;
+    }
     UnsavedChoice askUnsaved(QWidget*, const QString&) override {
         ++unsavedAsked;
         return unsaved;

@@ -164,6 +164,23 @@ TEST_CASE("designs make the order, and say where they are weak") {
     CHECK(w.find<QComboBox>("designChoice")->findText(u"Ladder (needs 3 builds)"_s) >= 0);
 }
 
+TEST_CASE("one build is planned to be taken off and fitted again, and what that teaches is said") {
+    NewDay w;
+    w.choose("designChoice", u"R-R: fitted again"_s);
+    CHECK(w.order() == u"AAAAAA"_s);
+    CHECK(w.day().plan.refits == std::vector<size_t>{3});
+    CHECK(w.text("weaknessText").contains(u"A is taken off and fitted again"_s));
+    CHECK(w.text("planAnswer").contains(u"teaches what fitting again adds"_s));
+    auto* strip = w.find<OrderStrip>("orderStrip");
+    const int usual = strip->flagRect(2).left() - strip->flagRect(1).left();
+    CHECK(strip->flagRect(3).left() - strip->flagRect(2).left() > usual); // a gap where it is fitted again
+    w.click("morePulls");
+    CHECK(w.order() == u"AAAAAAAA"_s);
+    CHECK(w.day().plan.refits == std::vector<size_t>{4});
+    w.choose("designChoice", u"A-B-A"_s);
+    CHECK(w.day().plan.refits.empty());
+}
+
 TEST_CASE("a sweep of a setting makes its builds") {
     NewDay w;
     w.dialogs.sweep = SweepAnswer{u"boost"_s, {"70 kPa", "80 kPa", "90 kPa"}};

@@ -260,6 +260,16 @@ TEST_CASE("led through pulls by the keyboard: arm, slip, keep, set aside, change
     t.cell.say(u"pull"_s);
     REQUIRE(t.slipCame("p03"));
     CHECK(t.day().pulls[2].build == "B");
+    CHECK_FALSE(t.day().pulls[2].refitted);
+    t.key(Qt::Key_K);
+    t.w.dialogs.change = BuildChangeAnswer{"B", {}, true};
+    t.key(Qt::Key_B);
+    REQUIRE(t.day().changes.size() == 2);
+    CHECK(t.day().changes[1].refitted);
+    CHECK(test::waitFor([&] { return t.w.text("recorderState") == u"armed"_s; }));
+    t.cell.say(u"pull"_s);
+    REQUIRE(t.slipCame("p04"));
+    CHECK(t.day().pulls[3].refitted); // a set of its own
     t.key(Qt::Key_A);
     CHECK(test::waitFor([&] { return t.w.text("recorderState") == u"not armed"_s; }));
 }

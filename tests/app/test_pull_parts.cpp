@@ -110,6 +110,14 @@ TEST_CASE("the dialog for a change shows what the plan says and keeps what is ty
     dialog.findChild<QComboBox*>(u"changeTo"_s)->setCurrentIndex(0);
     CHECK(dialog.to() == "A");
     CHECK(planned->text().contains(u"nothing changes"_s));
+    auto* again = dialog.findChild<QCheckBox*>(u"changeRefitted"_s);
+    CHECK(again->isVisible());
+    CHECK_FALSE(dialog.refitted());
+    again->setChecked(true);
+    CHECK(dialog.refitted());
+    dialog.findChild<QComboBox*>(u"changeTo"_s)->setCurrentIndex(1); // another build is a set of its own anyway
+    CHECK_FALSE(again->isVisible());
+    CHECK_FALSE(dialog.refitted());
 }
 
 TEST_CASE("connections survive being kept, also with odd names") {

@@ -55,10 +55,15 @@ TEST_CASE("designs write the order of the pulls") {
         int pulls;
         const char* order;
     } rows[] = {
-        {"a-b", {"A", "B"}, 3, "AAABBB"},          {"ABA", {"A", "B"}, 2, "AABBAA"},
-        {"a-b-a", {"A", "B", "C"}, 1, "ABACA"},    {"A-B-B-A", {"A", "B"}, 1, "ABBA"},
-        {"abba", {"A", "B", "C"}, 1, "ABCCBA"},    {"ladder", {"A", "B", "C"}, 2, "AABBCCAA"},
-        {"2x2", {"A", "B", "C", "D"}, 1, "ABCDA"}, {"sweep", {"A", "B", "C", "D", "E"}, 1, "ABCDEA"},
+        {"a-b", {"A", "B"}, 3, "AAABBB"},
+        {"ABA", {"A", "B"}, 2, "AABBAA"},
+        {"a-b-a", {"A", "B", "C"}, 1, "ABACA"},
+        {"A-B-B-A", {"A", "B"}, 1, "ABBA"},
+        {"abba", {"A", "B", "C"}, 1, "ABCCBA"},
+        {"ladder", {"A", "B", "C"}, 2, "AABBCCAA"},
+        {"2x2", {"A", "B", "C", "D"}, 1, "ABCDA"},
+        {"sweep", {"A", "B", "C", "D", "E"}, 1, "ABCDEA"},
+        {"r-r", {"A", "B"}, 2, "AAAA"},
     };
     for (const auto& row : rows) {
         const DesignInfo* info = designNamed(row.design);
@@ -202,6 +207,61 @@ TEST_CASE("the day is led through its plan") {
     addPull(day, "A");
     CHECK(inEnglish(nextStep(planProgress(day))) == "The plan is done");
     CHECK(inEnglish(nextStep(planProgress(TestDay{}))) == "No plan");
+}
+
+TEST_CASE("a build taken off and fitted again is a set of its own, and the day asks for it") {
+    TestDay day = dayOf({"A"});
+    day.plan.order = orderOf(DesignKind::RR, {"A"}, 2);
+    day.plan.refits = refitsOf(DesignKind::RR, 2);
+    CHECK(day.plan.refits == std::vector<size_t>{2});
+    CHECK(refitsOf(DesignKind::ABA, 2).empty());
+    const std::vector<PlannedSet> sets = plannedSets(day.plan.order, day.plan.refits);
+    REQUIRE(sets.size() == 2);
+    CHECK(sets[1] == PlannedSet{"A", 2, 2, true});
+    CHECK_FALSE(sets[0].refit);
+    CHECK(planInput(day.plan.order, day.plan.refits).pulls[2].set == 1);
+    CHECK(planInput(day.plan.order).pulls[2].set == 0);
+    CHECK(planWeaknesses(day, day.plan.order).size() == 1); // two pulls a set only
+
+    addPull(day, "A");
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Pull 2 of 2 \xC2\xB7 build A");
+    addPull(day, "A");
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Take build A off and fit it again");
+    CHECK(planProgress(day).needsRefit);
+    addPull(day, "A"); // nobody fitted it again: one more of the first set
+    CHECK(planProgress(day).needsRefit);
+    CHECK_FALSE(isRefittedNow(day, "A"));
+    day.changes.push_back({isoTimeOf(1.79e9 + 100.0), "A", "A", "", {}, true}); // before the last pull
+    CHECK_FALSE(isRefittedNow(day, "A"));
+    day.changes.push_back({isoTimeOf(1.79e9 + 2000.0), "A", "A", "only a note", {}});
+    CHECK_FALSE(isRefittedNow(day, "A"));
+    day.changes.back().refitted = true;
+    CHECK(isRefittedNow(day, "A"));
+    CHECK_FALSE(isRefittedNow(day, "B"));
+    day.changes.push_back({isoTimeOf(1.79e9 + 2100.0), "A", "A", "plug gap", {}}); // a note does not take it back
+    CHECK(isRefittedNow(day, "A"));
+    day.changes.push_back({isoTimeOf(1.79e9 + 2200.0), "A", "B", "", {}}); // another build does
+    CHECK_FALSE(isRefittedNow(day, "A"));
+    day.changes.pop_back();
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Pull 1 of 2 \xC2\xB7 build A");
+    addPull(day, "A");
+    day.pulls.back().started = isoTimeOf(1.79e9 + 2400.0);
+    day.pulls.back().refitted = true;
+    CHECK_FALSE(isRefittedNow(day, "A"));
+    CHECK(inEnglish(nextStep(planProgress(day))) == "Pull 2 of 2 \xC2\xB7 build A");
+    addPull(day, "A");
+    day.pulls.back().started = isoTimeOf(1.79e9 + 2700.0);
+    CHECK(inEnglish(nextStep(planProgress(day))) == "The plan is done");
+    CHECK(planProgress(day).skipped == 0);
+
+    setPullsPerSet(day.plan, 3);
+    CHECK(joined(day.plan.order) == "AAAAAA");
+    CHECK(day.plan.refits == std::vector<size_t>{3});
+    day.plan.order = letters("AABBAA");
+    day.plan.refits.clear();
+    setPullsPerSet(day.plan, 1);
+    CHECK(joined(day.plan.order) == "ABA");
+    CHECK(day.plan.refits.empty());
 }
 
 TEST_CASE("an unplanned pull does not upset the plan") {

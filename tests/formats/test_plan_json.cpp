@@ -30,6 +30,7 @@ TestDay plannedDay() {
     day.plan.design = "a-b-a";
     day.plan.pullsPerSet = 2;
     day.plan.order = {"A", "A", "B", "B", "A", "A"};
+    day.plan.refits = {1, 5};
     day.plan.matters_pct = 1.0;
     day.plan.repeatability_pct = 0.4;
     day.plan.coolDown_min = 5.0;
@@ -41,7 +42,8 @@ TestDay plannedDay() {
     day.partRoles = {{"throat", PartRole::Intake}, {"cam belt", PartRole::Other}};
     day.plan.protocol = {1200.0, 2400.0, 100.0, 3, {}};
     day.cautions = {{"emergency_stop", "M. Tarn", "2026-05-16T08:50:00+01:00", {}}};
-    day.changes = {{"2026-05-16T10:00:00+01:00", "A", "B", "longer pipe; plug gap too", {}}};
+    day.changes = {{"2026-05-16T10:00:00+01:00", "A", "B", "longer pipe; plug gap too", {}},
+                   {"2026-05-16T11:00:00+01:00", "B", "B", "", {}, true}};
     return day;
 }
 

@@ -41,7 +41,9 @@ public:
                                                     const std::string&) override {
         return {};
     }
-    std::optional<WantedUse> askUse(QWidget*, const TestDay&, const RpmRange&, Look&) override { return {}; }
+    std::optional<WantedUse> askUse(QWidget*, const TestDay&, const RpmRange&, const SpeedsOnCourse&, Look&) override {
+        return {};
+    }
     UnsavedChoice askUnsaved(QWidget*, const QString&) override { return unsaved; }
     bool askPrinter(QWidget*, QPrinter&) override { return false; }
     std::optional<QString> askFile(QWidget*, const QString&, const QString&) override { return {}; }

@@ -132,6 +132,7 @@ PullRequest PullFlow::nextRequest() const {
     out.pull.id = nextPullId();
     out.pull.file = "pulls/" + out.pull.id + ".csv";
     out.pull.build = fitted();
+    out.pull.refitted = isRefittedNow(day, out.pull.build);
     out.pull.gear = day.plan.protocol.gear;
     out.pull.weather = m_weather.atmosphere();
     out.stationWeather = !m_weatherByHand;
@@ -162,15 +163,16 @@ void PullFlow::startByHand() {
 
 void PullFlow::endByHand() { m_service.endByHand(); }
 
-void PullFlow::changeBuild(const std::string& to, const QString& note) {
+void PullFlow::changeBuild(const std::string& to, const QString& note, bool refitted) {
     const std::string from = fitted();
     m_chosen = to;
-    if (to == from && note.trimmed().isEmpty())
+    if (to == from && note.trimmed().isEmpty() && !refitted)
         return;
     const std::string when = nowText();
-    m_document.edit(tr("Fit build %1").arg(qs(to)), [&](TestDay& day) {
-        day.changes.push_back({when, from, to, note.trimmed().toStdString(), {}});
-    });
+    m_document.edit(refitted ? tr("Fit build %1 again").arg(qs(to)) : tr("Fit build %1").arg(qs(to)),
+                    [&](TestDay& day) {
+                        day.changes.push_back({when, from, to, note.trimmed().toStdString(), {}, refitted});
+                    });
     save();
 }
 

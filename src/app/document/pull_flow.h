@@ -45,8 +45,8 @@ public:
     void disarm();
     void startByHand();
     void endByHand();
-    /// Notes that another build is on, with what was really done.
-    void changeBuild(const std::string& to, const QString& note);
+    /// Notes that another build is on, or the same one fitted again, with what was really done.
+    void changeBuild(const std::string& to, const QString& note, bool refitted = false);
     void keep();
     void setAside(const QString& reason);
 

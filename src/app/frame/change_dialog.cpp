@@ -6,6 +6,7 @@
 #include "app/look/main_button.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "core/plan/progress.h"
 
 #include <QDialogButtonBox>
 
@@ -30,6 +31,10 @@ ChangeDialog::ChangeDialog(const TestDay& day, const std::string& from, const st
     column->addWidget(labelled(tr("On the dyno now"), m_to, this));
     m_planned = quietLabel(u"changePlanned"_s, this);
     column->addWidget(m_planned);
+    m_refitted = new QCheckBox(tr("It was taken off and fitted again: a new set begins"), this);
+    m_refitted->setObjectName(u"changeRefitted"_s);
+    m_refitted->setChecked(planProgress(day).needsRefit);
+    column->addWidget(m_refitted);
     m_note = new QPlainTextEdit(this);
     m_note->setObjectName(u"changeNote"_s);
     m_note->setAccessibleName(tr("What was really done"));
@@ -54,7 +59,10 @@ ChangeDialog::ChangeDialog(const TestDay& day, const std::string& from, const st
 
 std::string ChangeDialog::to() const { return m_to->currentData().toString().toStdString(); }
 
+bool ChangeDialog::refitted() const { return to() == m_from && m_refitted->isChecked(); }
+
 void ChangeDialog::showPlanned() {
+    m_refitted->setVisible(to() == m_from);
     const Build* before = findBuild(m_day, m_from);
     const Build* after = findBuild(m_day, to());
     QStringList lines;

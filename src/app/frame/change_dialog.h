@@ -4,6 +4,7 @@
 
 #include "core/day/test_day.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
 #include <QLabel>
@@ -17,6 +18,8 @@ class ChangeDialog : public QDialog {
 public:
     ChangeDialog(const TestDay& day, const std::string& from, const std::string& to, QWidget* parent);
     [[nodiscard]] std::string to() const;
+    /// The same build was taken off and fitted again.
+    [[nodiscard]] bool refitted() const;
     [[nodiscard]] QString note() const { return m_note->toPlainText(); }
 
 private:
@@ -25,6 +28,7 @@ private:
     std::string m_from;
     QComboBox* m_to = nullptr;
     QLabel* m_planned = nullptr;
+    QCheckBox* m_refitted = nullptr;
     QPlainTextEdit* m_note = nullptr;
 };
 

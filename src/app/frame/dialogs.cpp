@@ -96,12 +96,12 @@ std::optional<BuildChangeAnswer> DesktopDialogs::askBuildChange(QWidget* parent,
     ChangeDialog dialog(day, from, to, parent);
     if (dialog.exec() != QDialog::Accepted)
         return std::nullopt;
-    return BuildChangeAnswer{dialog.to(), dialog.note()};
+    return BuildChangeAnswer{dialog.to(), dialog.note(), dialog.refitted()};
 }
 
 std::optional<WantedUse> DesktopDialogs::askUse(QWidget* parent, const TestDay& day, const RpmRange& range_rpm,
-                                                Look& look) {
-    UseDialog dialog(day, range_rpm, look, parent);
+                                                const SpeedsOnCourse& onCourse, Look& look) {
+    UseDialog dialog(day, range_rpm, onCourse, look, parent);
     return dialog.exec() == QDialog::Accepted ? std::optional(dialog.use()) : std::nullopt;
 }
 

@@ -5,6 +5,7 @@
 #include "core/day/test_day.h"
 
 #include <filesystem>
+#include <functional>
 #include <optional>
 #include <QPrinter>
 #include <QString>
@@ -20,6 +21,13 @@ inline std::filesystem::path toPath(const QString& text) { return text.toStdStri
 
 enum class UnsavedChoice { Save, Discard, Cancel };
 
+/// The time spent at each speed on a course, or why there is none.
+struct CourseSpeeds {
+    SpeedWeights weights;
+    Statement whyNot;
+};
+using SpeedsOnCourse = std::function<CourseSpeeds(const Course& course)>;
+
 /// A setting to be run in steps, and its values.
 struct SweepAnswer {
     QString setting;
@@ -30,6 +38,7 @@ struct SweepAnswer {
 struct BuildChangeAnswer {
     std::string to;
     QString note;
+    bool refitted = false; ///< the same build was taken off and fitted again
 };
 
 /// Every question the window asks and every message it shows; tests answer through a version of their own.
@@ -53,9 +62,10 @@ public:
     /// `to` is what the plan wants next.
     virtual std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day,
                                                             const std::string& from, const std::string& to) = 0;
-    /// What the builds are wanted for; `range_rpm`: the speeds that the pulls share, or will.
+    /// What the builds are wanted for; `range_rpm`: the speeds that the pulls share, or will. `onCourse` gives the time
+    /// at each speed on a course by its name, null without curves to drive.
     virtual std::optional<WantedUse> askUse(QWidget* parent, const TestDay& day, const RpmRange& range_rpm,
-                                            Look& look) = 0;
+                                            const SpeedsOnCourse& onCourse, Look& look) = 0;
     virtual UnsavedChoice askUnsaved(QWidget* parent, const QString& day) = 0;
     /// A file to read; `filter` such as "Settings (*.json)".
     virtual std::optional<QString> askFile(QWidget* parent, const QString& title, const QString& filter) = 0;
@@ -81,7 +91,7 @@ public:
     std::optional<BuildChangeAnswer> askBuildChange(QWidget* parent, const TestDay& day, const std::string& from,
                                                     const std::string& to) override;
     std::optional<WantedUse> askUse(QWidget* parent, const TestDay& day, const RpmRange& range_rpm,
-                                    Look& look) override;
+                                    const SpeedsOnCourse& onCourse, Look& look) override;
     UnsavedChoice askUnsaved(QWidget* parent, const QString& day) override;
     std::optional<QString> askFile(QWidget* parent, const QString& title, const QString& filter) override;
     bool askPrinter(QWidget* parent, QPrinter& printer) override;

@@ -261,8 +261,10 @@ void BuildModel::removeBuild(int column) {
     const std::string id = m_document.day().builds[static_cast<size_t>(column)].id;
     m_document.edit(tr("Remove build %1").arg(qs(id)), [&](TestDay& day) {
         std::erase_if(day.builds, [&](const Build& build) { return build.id == id; });
-        if (std::erase(day.plan.order, id) > 0)
+        if (std::erase(day.plan.order, id) > 0) {
             day.plan.design.clear();
+            day.plan.refits.clear();
+        }
         std::erase_if(day.plan.pairs, [&](const auto& pair) { return pair.first == id || pair.second == id; });
     });
 }

@@ -92,6 +92,7 @@ QWidget* OrderPanel::makeOrder(Look& look, OtherDays& otherDays, QAction* use) {
     connect(m_strip, &OrderStrip::orderEdited, this, [this](const std::vector<std::string>& order, bool byStep) {
         const auto change = [&](TestDay& day) {
             day.plan.order = order;
+            day.plan.refits.clear();
             day.plan.design.clear();
         };
         m_document.edit(tr("Change the order of the pulls"), change, byStep ? u"order"_s : QString());
@@ -124,19 +125,15 @@ void OrderPanel::chooseDesign(int index) {
             return;
         day.plan.design = info.name;
         day.plan.order = orderOf(info.kind, day);
+        day.plan.refits = refitsOf(info.kind, day.plan.pullsPerSet);
     });
     refresh();
 }
 
 void OrderPanel::setPullsPerSet(int pulls) {
-    const auto change = [&](TestDay& day) {
-        const auto builds = buildsOfSets(day.plan.order);
-        day.plan.pullsPerSet = pulls;
-        day.plan.order.clear();
-        for (const std::string& build : builds)
-            day.plan.order.insert(day.plan.order.end(), static_cast<size_t>(pulls), build);
-    };
-    m_document.edit(tr("Change the pulls a set"), change, u"pulls a set"_s);
+    m_document.edit(
+        tr("Change the pulls a set"), [&](TestDay& day) { hillrun::setPullsPerSet(day.plan, pulls); },
+        u"pulls a set"_s);
 }
 
 void OrderPanel::refresh() {
@@ -148,8 +145,10 @@ void OrderPanel::refresh() {
     }
     const PlanProgress progress = planProgress(day);
     std::vector<OrderStrip::Flag> flags;
-    for (size_t i = 0; i < day.plan.order.size(); ++i)
-        flags.push_back({day.plan.order[i], buildNumber(day, day.plan.order[i]), progress.done[i] != 0});
+    for (const PlannedSet& set : plannedSets(day.plan.order, day.plan.refits))
+        for (size_t i = set.first; i < set.first + set.pulls; ++i)
+            flags.push_back(
+                {set.build, buildNumber(day, set.build), progress.done[i] != 0, set.refit && i == set.first});
     m_strip->setOrder(std::move(flags));
     QStringList weak;
     for (const Statement& words : planWeaknesses(day, day.plan.order))
@@ -157,7 +156,9 @@ void OrderPanel::refresh() {
     setWarning(m_weakness, !weak.isEmpty());
     m_weakness->setText(!weak.isEmpty()          ? weak.join(u"\n"_s)
                         : day.plan.order.empty() ? QString()
-                                                 : tr("Sound: drift can be told from the parts."));
+                        : !day.plan.refits.empty()
+                            ? tr("%1 is taken off and fitted again in between.").arg(qs(day.plan.order.front()))
+                            : tr("Sound: drift can be told from the parts."));
 }
 
 void OrderPanel::refreshDesigns() {
@@ -165,8 +166,9 @@ void OrderPanel::refreshDesigns() {
     auto* items = qobject_cast<QStandardItemModel*>(m_design->model());
     for (size_t i = 0; i < designs().size(); ++i) {
         const DesignInfo& info = designs()[i];
-        const bool possible = info.kind == DesignKind::Sweep ||
-                              (day.builds.size() >= info.fewestBuilds && day.builds.size() <= info.mostBuilds);
+        const bool possible = info.kind == DesignKind::Sweep || info.kind == DesignKind::RR
+                                  ? !day.builds.empty()
+                                  : (day.builds.size() >= info.fewestBuilds && day.builds.size() <= info.mostBuilds);
         items->item(static_cast<int>(i))->setEnabled(possible);
         m_design->setItemText(static_cast<int>(i),
                               possible ? titleOf(info)

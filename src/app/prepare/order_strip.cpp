@@ -62,7 +62,7 @@ int OrderStrip::gapsBefore(size_t at) const {
     const auto row = static_cast<size_t>(inRow(width()));
     int gaps = 0;
     for (size_t i = at / row * row + 1; i <= at; ++i)
-        gaps += m_flags[i].build != m_flags[i - 1].build ? 1 : 0;
+        gaps += m_flags[i].build != m_flags[i - 1].build || m_flags[i].refit ? 1 : 0;
     return gaps;
 }
 

@@ -21,6 +21,7 @@ public:
         std::string build;
         size_t number = 0; ///< of the build, for its colour
         bool done = false;
+        bool refit = false; ///< before it the build is taken off and fitted again
         bool operator==(const Flag&) const = default;
     };
     void setOrder(std::vector<Flag> flags);

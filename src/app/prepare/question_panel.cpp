@@ -5,6 +5,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "core/days/cell_model.h"
 #include "core/plan/design.h"
 #include "core/plan/progress.h"
 #include "core/plan/pulls_needed.h"
@@ -144,8 +145,10 @@ void QuestionPanel::refresh() {
     refreshEarlier();
     const auto build = hardestBuild(day);
     if (!build) {
-        m_answer->setText(tr("Plan two builds to see what the pulls can tell."));
-        m_details->clear();
+        m_answer->setText(day.plan.refits.empty() ? tr("Plan two builds to see what the pulls can tell.")
+                                                  : tr("This day teaches what fitting again adds."));
+        m_details->setText(day.plan.refits.empty() ? QString() : refitDetails());
+        setWarning(m_answer, false);
         return;
     }
     const auto seen = smallestSeen(*plannedContrast(day.plan.order, day.builds.front().id, *build), {known.sd, refit});
@@ -157,6 +160,15 @@ void QuestionPanel::refresh() {
                            : tr("This plan can prove nothing: take more than one pull a set."));
     setWarning(m_answer, !seen || 100.0 * *seen > matters * 1.005);
     m_details->setText(details(known, *build, matters));
+}
+
+/// What the cell knows of refitting without this day.
+QString QuestionPanel::refitDetails() const {
+    if (const auto& refit = m_otherDays.answer().cell.refit)
+        return tr("This cell knows it as %1\u00A0% (80\u00A0%: %2 to %3); each such day narrows it.")
+            .arg(numberText(percentOfLog(refit->value), 2), numberText(percentOfLog(refit->low), 2),
+                 numberText(percentOfLog(refit->high), 2));
+    return tr("This cell does not know it yet: %1 builds fitted again tell it.").arg(kRefitKnown);
 }
 
 QString QuestionPanel::details(const Repeatability& known, const std::string& build, double matters_pct) const {

@@ -32,6 +32,7 @@ private:
     void refresh();
     void refreshEarlier();
     [[nodiscard]] Repeatability repeatability() const;
+    [[nodiscard]] QString refitDetails() const;
     [[nodiscard]] QString details(const Repeatability& known, const std::string& build, double matters_pct) const;
 
     DayDocument& m_document;

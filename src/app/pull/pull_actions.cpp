@@ -53,7 +53,7 @@ void askChange(const Workplace& at) {
     const auto answer = at.dialogs.askBuildChange(windowOf(at), at.document.day(), at.flow.fitted(),
                                                   plan.needsChange ? plan.build : at.flow.fitted());
     if (answer)
-        at.flow.changeBuild(answer->to, answer->note);
+        at.flow.changeBuild(answer->to, answer->note, answer->refitted);
 }
 
 void askSetAside(const Workplace& at) {

@@ -364,6 +364,8 @@ void PullPage::refreshPlan() {
         advice << tr("K keeps it, S sets it aside with a reason.");
     else if (plan.needsChange)
         advice << tr("On the dyno: %1. Press B when %2 is fitted.").arg(qs(plan.fitted), qs(plan.build));
+    else if (plan.needsRefit)
+        advice << tr("Press B when %1 is fitted again.").arg(qs(plan.build));
     else if (plan.next && plan.pullsInSet > 0)
         advice << tr("%1 of %2 planned pulls are made.")
                       .arg(std::count(plan.done.begin(), plan.done.end(), 1))

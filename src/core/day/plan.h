@@ -36,7 +36,8 @@ struct RefitSd {
 struct Plan {
     std::string design; ///< "a-b-a" ...; empty when the order was made by hand
     int pullsPerSet = 3;
-    std::vector<std::string> order;                         ///< build of each planned pull
+    std::vector<std::string> order; ///< build of each planned pull
+    std::vector<size_t> refits; ///< pulls of the order, from 0, before which their build, which stays, is fitted again
     std::optional<double> matters_pct;                      ///< smallest difference that matters
     std::optional<double> repeatability_pct;                ///< of one pull, expected
     std::optional<double> coolDown_min;                     ///< from the end of a pull to the next
@@ -69,7 +70,8 @@ struct BuildChange {
     std::string from;
     std::string to;
     std::string note; ///< what was done, and what else was touched
-    std::string unknownKeys;
+    std::string unknownKeys{};
+    bool refitted = false; ///< the same build was taken off and fitted again
     bool operator==(const BuildChange&) const = default;
 };
 

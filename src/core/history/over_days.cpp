@@ -3,6 +3,7 @@
 #include "core/history/over_days.h"
 
 #include "core/errors/data_error.h"
+#include "core/plan/pulls_needed.h"
 
 #include <algorithm>
 #include <cmath>
@@ -74,12 +75,10 @@ DayRecord asPlanned(const TestDay& day, const DayRecord& today, const std::vecto
     for (const Build& build : day.builds)
         out.builds.push_back({build.id, build.name, build.parts, build.settings, {}, build.sameAs, false, {}, {}});
     const auto points = static_cast<size_t>(std::lround((net.rpm.high - net.rpm.low) / today.step_rpm)) + 1;
-    int set = -1;
-    for (size_t i = 0; i < order.size(); ++i) {
-        set += i == 0 || order[i] != order[i - 1] ? 1 : 0;
+    const FitInput plan = planInput(order, day.plan.refits);
+    for (size_t i = 0; i < order.size(); ++i)
         out.pulls.push_back(
-            {order[i], 0.1 * static_cast<double>(i), set, net.rpm.low, std::vector<float>(points, 1.0F)});
-    }
+            {order[i], 0.1 * static_cast<double>(i), plan.pulls[i].set, net.rpm.low, std::vector<float>(points, 1.0F)});
     return out;
 }
 
@@ -128,6 +127,8 @@ PlannedAcross plannedAgainst(const BuildOfDay& earlier, const TestDay& day, cons
     again.builds.back().sameAs = earlier.text();
     std::vector<std::string> order = day.plan.order;
     const auto pulls = static_cast<size_t>(std::max(1, day.plan.pullsPerSet));
+    for (size_t& refit : again.plan.refits)
+        refit += pulls;
     order.insert(order.begin(), pulls, again.builds.back().id);
     order.insert(order.end(), pulls, again.builds.back().id);
     const DayRecord withBase = asPlanned(again, today, order, together.net);

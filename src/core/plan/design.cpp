@@ -21,6 +21,7 @@ constexpr std::array kDesigns{
     DesignInfo{DesignKind::TwoByTwo, "2x2", 4, 4},
     DesignInfo{DesignKind::Sweep, "sweep", 3, 8},
     DesignInfo{DesignKind::TwoByTwoByTwo, "2x2x2", 8, 8},
+    DesignInfo{DesignKind::RR, "r-r", 1, 1},
 };
 
 constexpr double kCoolDown_min = 4.0;
@@ -54,6 +55,9 @@ std::vector<size_t> setsOf(DesignKind kind, size_t builds) {
         break;
     case DesignKind::TwoByTwoByTwo: // by their parts, a bit each: x, yz, y, xz, z, xy, all
         out.insert(out.end(), {1, 6, 2, 5, 4, 3, 7, 0});
+        break;
+    case DesignKind::RR:
+        out.push_back(0);
         break;
     }
     return out;
@@ -123,6 +127,10 @@ std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>
     return out;
 }
 
+std::vector<size_t> refitsOf(DesignKind kind, int pullsPerSet) {
+    return kind == DesignKind::RR ? std::vector{static_cast<size_t>(pullsPerSet)} : std::vector<size_t>{};
+}
+
 std::vector<std::string> orderOf(DesignKind kind, const TestDay& day) {
     std::vector<std::string> ids;
     for (const Build& build : day.builds)
@@ -161,14 +169,28 @@ std::vector<Build> sweepBuilds(const TestDay& day, const std::string& setting, c
     return out;
 }
 
-std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order) {
+std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order, const std::vector<size_t>& refits) {
     std::vector<PlannedSet> out;
     for (size_t i = 0; i < order.size(); ++i) {
-        if (out.empty() || out.back().build != order[i])
-            out.push_back({order[i], i, 0});
+        const bool another = out.empty() || out.back().build != order[i];
+        const bool again = !another && std::find(refits.begin(), refits.end(), i) != refits.end();
+        if (another || again)
+            out.push_back({order[i], i, 0, again});
         ++out.back().pulls;
     }
     return out;
+}
+
+void setPullsPerSet(Plan& plan, int pulls) {
+    const std::vector<PlannedSet> sets = plannedSets(plan.order, plan.refits);
+    plan.pullsPerSet = pulls;
+    plan.order.clear();
+    plan.refits.clear();
+    for (const PlannedSet& set : sets) {
+        if (set.refit)
+            plan.refits.push_back(plan.order.size());
+        plan.order.insert(plan.order.end(), static_cast<size_t>(pulls), set.build);
+    }
 }
 
 std::vector<Statement> planWeaknesses(const TestDay& day, const std::vector<std::string>& order) {
@@ -176,12 +198,13 @@ std::vector<Statement> planWeaknesses(const TestDay& day, const std::vector<std:
     if (order.empty() || day.builds.empty())
         return out;
     const std::string& base = day.builds.front().id;
-    const auto sets = plannedSets(order);
+    const auto sets = plannedSets(order, day.plan.refits);
+    const bool several = std::any_of(order.begin(), order.end(), [&](const auto& id) { return id != order.front(); });
     if (std::find(order.begin(), order.end(), base) == order.end())
         out.push_back({"plan.no_base", {base}});
-    else if (sets.size() > 1 && !driftIdentified(planInput(order)))
+    else if (several && !driftIdentified(planInput(order)))
         out.push_back({"plan.no_return"});
-    else if (sets.size() > 1 && sets.back().build != base)
+    else if (several && sets.back().build != base)
         out.push_back({"plan.ends_elsewhere", {base}});
     if (order.front() != base && std::find(order.begin(), order.end(), base) != order.end())
         out.push_back({"plan.begins_elsewhere", {base}});

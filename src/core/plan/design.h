@@ -20,6 +20,7 @@ enum class DesignKind {
     TwoByTwo,      ///< neither, one, the other, both, then the base again
     Sweep,         ///< one setting in steps, then the base again
     TwoByTwoByTwo, ///< every combination of three parts, so ordered that drift weighs little on any, and the base
+    RR,            ///< the base alone, taken off and fitted again: it teaches what refitting adds
 };
 struct DesignInfo {
     DesignKind kind;
@@ -35,6 +36,9 @@ const DesignInfo* designNamed(const std::string& name);
 /// are left out. Needs at least as many builds as the design.
 std::vector<std::string> orderOf(DesignKind kind, const std::vector<std::string>& builds, int pullsPerSet);
 
+/// Planned pulls before which the build that stays is taken off and fitted again (`Plan::refits`).
+std::vector<size_t> refitsOf(DesignKind kind, int pullsPerSet);
+
 /// The same for a day's own builds: of a lattice whose parts are noted by those, in whatever order the builds stand.
 std::vector<std::string> orderOf(DesignKind kind, const TestDay& day);
 
@@ -47,11 +51,14 @@ struct PlannedSet {
     std::string build;
     size_t first = 0; ///< into the order
     size_t pulls = 0;
+    bool refit = false; ///< of the same build as the set before it, taken off and fitted again
     bool operator==(const PlannedSet&) const = default;
 };
-std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order);
+std::vector<PlannedSet> plannedSets(const std::vector<std::string>& order, const std::vector<size_t>& refits = {});
 /// The build of each of them.
 std::vector<std::string> buildsOfSets(const std::vector<std::string>& order);
+/// The plan's sets with so many pulls each, in the order in which they stand.
+void setPullsPerSet(Plan& plan, int pulls);
 
 /// What is weak in this order of pulls, the gravest first; empty when nothing is.
 std::vector<Statement> planWeaknesses(const TestDay& day, const std::vector<std::string>& order);

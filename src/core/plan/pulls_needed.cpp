@@ -33,15 +33,15 @@ std::vector<std::string> buildsIn(const std::vector<std::string>& order) {
 
 } // namespace
 
-FitInput planInput(const std::vector<std::string>& order) {
+FitInput planInput(const std::vector<std::string>& order, const std::vector<size_t>& refits) {
     FitInput out;
     const auto ids = buildsIn(order);
     out.builds = static_cast<int>(ids.size());
-    int set = 0;
-    for (size_t i = 0; i < order.size(); ++i) {
-        if (i > 0 && order[i] != order[i - 1])
-            ++set;
-        out.pulls.push_back({numberOf(ids, order[i]), static_cast<double>(i), set});
+    int number = 0;
+    for (const PlannedSet& set : plannedSets(order, refits)) {
+        for (size_t i = set.first; i < set.first + set.pulls; ++i)
+            out.pulls.push_back({numberOf(ids, set.build), static_cast<double>(i), number});
+        ++number;
     }
     return out;
 }

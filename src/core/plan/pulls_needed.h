@@ -10,8 +10,8 @@
 
 namespace hillrun {
 
-/// Planned pulls as the day's fit will see them, without curves; one time unit a pull.
-FitInput planInput(const std::vector<std::string>& order);
+/// Planned pulls as the day's fit will see them, without curves; one time unit a pull. `refits` as `Plan::refits`.
+FitInput planInput(const std::vector<std::string>& order, const std::vector<size_t>& refits = {});
 
 /// What an order of pulls can tell about two builds, before anything is measured.
 struct PlannedContrast {

@@ -68,6 +68,25 @@ void tell(const DayRoad& road) {
     fmt::print("  {}\n", said("road.model"));
 }
 
+/// Nothing moves: what only a road has is refused.
+void runHeld(const RoadOptions& o, const TestDay& day, const DayAnalysis& analysis, const Course& course) {
+    if (!o.writeCourse.empty())
+        throw WrongUse(said("cli.road_no_table"));
+    if (!o.fit.empty())
+        throw WrongUse(said("cli.road_held_no_fit"));
+    const HeldAnswer answer = heldAnswer(day, analysis, course);
+    if (!answer.whyNot.empty())
+        throw DataError(Problem::NothingToCompare, {Several{{answer.whyNot}}});
+    if (o.json) {
+        fmt::print("{}\n", dumpJson(heldJson(answer)));
+        return;
+    }
+    for (const HeldBuild& build : answer.builds)
+        fmt::print("{}\n", said("road.held_power", {build.id, Power{.value_w = build.power_w}}));
+    for (const HeldDifference& difference : answer.differences)
+        fmt::print("{}\n", said(heldSummary(answer, difference)));
+}
+
 void runRoad(const RoadOptions& o) {
     AnalysisSettings settings = o.answer.settings();
     TestDay day = readDay(o.day);
@@ -76,6 +95,8 @@ void runRoad(const RoadOptions& o) {
     const Course course = courseNamed(o.course);
     DayEngine engine;
     const auto analysis = analyseOrThrow(day, settingsFor(day, settings), engine);
+    if (course.held)
+        return runHeld(o, day, *analysis, course);
     const DayRoad road = dayRoad(day, *analysis, course);
     if (!road.whyNot.empty())
         throw DataError(Problem::NothingToCompare, {Several{{road.whyNot}}});

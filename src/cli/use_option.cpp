@@ -71,9 +71,11 @@ WantedUse wantedUse(const std::string& text) {
 
 /// "course:larkfell-hill", driven with the first build that arrives.
 WantedUse AnswerOptions::useOfCourse(const TestDay& day) const {
+    const Course course = courseNamed(use.substr(7));
+    if (course.held)
+        return *course.held;
     DayEngine engine;
-    const DayRoad road =
-        dayRoad(day, *analyseOrThrow(day, settingsFor(day, settings()), engine), courseNamed(use.substr(7)));
+    const DayRoad road = dayRoad(day, *analyseOrThrow(day, settingsFor(day, settings()), engine), course);
     SpeedWeights out = useOnCourse(road);
     if (out.empty())
         throw DataError(Problem::BadValue, {use, road.whyNothing()});

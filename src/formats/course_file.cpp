@@ -11,6 +11,7 @@
 #include "words/voice.h"
 
 #include <algorithm>
+#include <charconv>
 #include <cmath>
 #include <filesystem>
 #include <fmt/format.h>
@@ -23,6 +24,7 @@ namespace {
 constexpr double kLongest_m = 200000.0;
 constexpr double kSteepest = 0.6;
 constexpr size_t kMostPieces = 20000;
+constexpr double kFastest_rpm = 30000.0;
 
 bool canBeBreathed(const Atmosphere& air) {
     return std::abs(air.temperature_c) <= 60.0 && air.pressure_pa >= 40000.0 && air.pressure_pa <= 110000.0 &&
@@ -106,6 +108,22 @@ std::vector<std::optional<double>> known(const CsvTable& table, const char* name
     return out;
 }
 
+/// "held:5500:150"; nothing for anything else.
+std::optional<HeldSpeed> heldIn(const std::string& text) {
+    constexpr std::string_view kHeld = "held:";
+    if (!text.starts_with(kHeld))
+        return std::nullopt;
+    HeldSpeed out;
+    const char* const end = text.data() + text.size();
+    auto read = std::from_chars(text.data() + kHeld.size(), end, out.rpm);
+    if (read.ec == std::errc() && read.ptr != end && *read.ptr == ':')
+        read = std::from_chars(read.ptr + 1, end, out.halfWidth_rpm);
+    if (read.ec != std::errc() || read.ptr != end)
+        throw DataError(Problem::BadValue, {text, Statement{"not_allowed.held"}});
+    checkHeld(out, {});
+    return out;
+}
+
 std::string inOneLine(std::string text) {
     std::replace_if(
         text.begin(), text.end(), [](unsigned char c) { return std::iscntrl(c); }, ' ');
@@ -175,13 +193,20 @@ void checkCourse(const Course& course, const Place& place) {
     if (course.air && !canBeBreathed(*course.air))
         throw DataError(Problem::BadValue, {std::string("air"), Statement{"not_allowed.course_air"}}, place);
     if (course.pieces.empty() || course.pieces.size() > kMostPieces || !(course.length_m() <= kLongest_m))
-        throw DataError(Problem::BadValue, {significant(course.length_m(), 6), Statement{"not_allowed.course_length"}},
-                        place);
+        throw DataError(Problem::NotACourse, {Statement{"not_allowed.course_length"}}, place);
+}
+
+void checkHeld(const HeldSpeed& held, const Place& place) {
+    if (!(held.halfWidth_rpm > 0.0 && held.rpm > held.halfWidth_rpm && held.rpm <= kFastest_rpm))
+        throw DataError(Problem::BadValue,
+                        {fmt::format("{:g}:{:g}", held.rpm, held.halfWidth_rpm), Statement{"not_allowed.held"}}, place);
 }
 
 Course courseNamed(const std::string& nameOrFile) {
     if (auto known = builtInCourse(nameOrFile))
         return *known;
+    if (auto held = heldIn(nameOrFile))
+        return {.name = "held", .held = held};
     const std::filesystem::path path(nameOrFile);
     const std::string text = readFileText(path);
     std::string ending = path.extension().string();

@@ -18,11 +18,13 @@ Course courseFromCsv(std::string_view text, const std::string& file, const std::
 /// The same table of a course, to be looked through and corrected by hand.
 std::string courseAsCsv(const Course& course);
 
-/// A built-in course by its name, else a file: a table, or a track with the ending .gpx. Throws DataError (FileMissing)
-/// for neither.
+/// A built-in course by its name, "held:5500" or "held:5500:150" for one engine speed held, else a file: a table, or a
+/// track with the ending .gpx. Throws DataError (FileMissing) for none of these.
 Course courseNamed(const std::string& nameOrFile);
 
 /// Throws DataError for a course that nobody can drive.
 void checkCourse(const Course& course, const Place& place);
+/// Throws DataError for a speed that nobody can hold.
+void checkHeld(const HeldSpeed& held, const Place& place);
 
 } // namespace hillrun

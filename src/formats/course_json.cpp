@@ -25,6 +25,12 @@ Course courseFromJson(ObjectReader in) {
     if (auto known = builtInCourse(name))
         return *known;
     Course out{name};
+    if (in.has("held")) {
+        ObjectReader held = in.object("held");
+        out.held = HeldSpeed{held.number("rpm").value_or(0.0),
+                             held.number("half_width_rpm").value_or(HeldSpeed{}.halfWidth_rpm)};
+        checkHeld(*out.held, in.place("held"));
+    }
     for (ObjectReader& one : in.objects("pieces")) {
         CoursePiece piece;
         piece.length_m = one.number("length_m").value_or(0.0);
@@ -38,7 +44,8 @@ Course courseFromJson(ObjectReader in) {
     if (in.has("air"))
         out.air = airOf(in.object("air"));
     out.unknownKeys = in.unknownKeys();
-    checkCourse(out, in.place("course"));
+    if (!out.held)
+        checkCourse(out, in.place("course"));
     return out;
 }
 
@@ -46,7 +53,10 @@ Json courseToJson(const Course& course) {
     Json out{{"name", course.name}};
     if (builtInCourse(course.name))
         return out;
-    out["pieces"] = Json::array();
+    if (course.held)
+        out["held"] = {{"rpm", course.held->rpm}, {"half_width_rpm", course.held->halfWidth_rpm}};
+    else
+        out["pieces"] = Json::array();
     for (const CoursePiece& piece : course.pieces) {
         Json one{{"length_m", piece.length_m}, {"gradient_pct", piece.gradient * 100.0}};
         if (piece.limit_ms)

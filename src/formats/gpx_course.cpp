@@ -38,7 +38,7 @@ struct Spot {
 };
 
 [[noreturn]] void refuse(const char* why, const std::string& file) {
-    throw DataError(Problem::BadValue, {std::string("GPX"), Statement{why}}, {.file = file});
+    throw DataError(Problem::NotACourse, {Statement{why}}, {.file = file});
 }
 
 /// The whole text as a number with a decimal point.

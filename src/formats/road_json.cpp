@@ -65,4 +65,21 @@ Json roadAnswer(const DayRoad& road) {
     return out;
 }
 
+Json heldJson(const HeldAnswer& answer) {
+    Json out{{"course", "held"}, {"held", {{"rpm", answer.speed.rpm}, {"half_width_rpm", answer.speed.halfWidth_rpm}}}};
+    out["builds"] = Json::array();
+    for (const HeldBuild& build : answer.builds)
+        out["builds"].push_back({{"id", build.id}, {"power_w", build.power_w}});
+    out["comparisons"] = Json::array();
+    for (const HeldDifference& d : answer.differences)
+        out["comparisons"].push_back({{"from", d.from},
+                                      {"to", d.to},
+                                      {"delta_w", d.delta_w},
+                                      {"low", numberOrNull(d.low_w)},
+                                      {"high", numberOrNull(d.high_w)},
+                                      {"protected_from_drift", d.mayClaim},
+                                      {"summary", Voice::forFiles().say(heldSummary(answer, d))}});
+    return out;
+}
+
 } // namespace hillrun

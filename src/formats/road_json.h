@@ -3,11 +3,14 @@
 #pragma once
 
 #include "core/road/day_road.h"
+#include "core/road/held_speed.h"
 #include "formats/json_reader.h"
 
 namespace hillrun {
 
 /// The answer of `road --json`.
 Json roadAnswer(const DayRoad& road);
+/// The same at one engine speed held.
+Json heldJson(const HeldAnswer& answer);
 
 } // namespace hillrun

@@ -70,7 +70,7 @@ Figure wayFigure(const Telling& t, const DayRoad& road, const RoadBuild& first, 
         above.endLabel(distance[i], speed[i], id, buildColour(number));
     }
     above.drawLabels();
-    const LeadAlong along = leadAlong(road, first.id, second.id);
+    const LeadAlong along = leadAlong(t.analysis, road, first.id, second.id);
     const RpmRange later = reachOf({along.later_s, along.low_s, along.high_s});
     Plot below(out.drawing, {t.style.left, lead}, width, kLeadHeight, way, later.low, later.high, text);
     below.axes(t.said("sheet.road_lead_axis", {second.id, first.id}), true, "m");
@@ -107,6 +107,25 @@ Section roadSection(const Telling& t, const DayRoad& road, const RoadDifference*
     }
     if (!road.taken.empty())
         out.blocks.emplace_back(Paragraph{t.voice.say(road.taken), Tone::Quiet, true});
+    return out;
+}
+
+Section heldSection(const Telling& t, const HeldAnswer& answer, const HeldDifference* difference) {
+    Section out;
+    const std::string speed = t.voice.say(courseName({.name = {}, .held = answer.speed}));
+    if (!difference) {
+        out.blocks.emplace_back(Sentence{speed});
+        out.blocks.emplace_back(
+            Paragraph{t.voice.say(answer.whyNot.empty() ? Statement{"why.no_pull"} : answer.whyNot), Tone::Warning});
+        return out;
+    }
+    out.blocks.emplace_back(Sentence{t.voice.say(heldSummary(answer, *difference))});
+    Table table{{speed, t.said("sheet.held_power")}, {}, {0.0, 230.0}};
+    for (const std::string& id : {difference->from, difference->to})
+        if (const HeldBuild* build = answer.build(id))
+            table.rows.push_back({id, t.voice.power({.value_w = build->power_w})});
+    out.blocks.emplace_back(Gap{8.0});
+    out.blocks.emplace_back(std::move(table));
     return out;
 }
 

@@ -155,3 +155,50 @@ TEST_CASE("a vehicle that cannot be driven says what is missing") {
     CHECK(w.text("roadAnswer").contains(u"gears"_s));
     CHECK_FALSE(w.find<Board>("roadSpeed")->isVisible());
 }
+
+TEST_CASE("one speed held needs no vehicle: a boat's engine is compared there, and the day keeps it") {
+    OpenWindow w; // the flat twin's frame has no gears
+    w.window->showPage("road");
+    auto& page = *w.find<RoadPage>("roadPage");
+    CHECK_FALSE(w.find<NumberField>("heldRpm")->isVisible());
+    drive(w, "held");
+    REQUIRE(w.settled());
+    REQUIRE(page.held());
+    CHECK(w.text("roadAnswer").contains(u"Held at"_s));
+    CHECK(w.find<NumberField>("heldRpm")->isVisible());
+    CHECK_FALSE(w.find<NumberField>("roadDrag")->isVisible());
+    CHECK_FALSE(w.find<Board>("roadLead")->isVisible());
+    CHECK(w.find<Board>("roadSpeed")->content().series.size() == 2);
+    CHECK(w.text("roadColumn0").contains(u"Power held"_s));
+    CHECK(w.text("roadCaution").isEmpty());
+    CHECK(page.canCopy());
+    page.copyTable();
+    page.copyPicture();
+
+    test::typeNumber(w.find<NumberField>("heldRpm"), u"4 800"_s);
+    REQUIRE(w.settled());
+    CHECK(w.window->document().day().plan.course->held == HeldSpeed{4800.0, 150.0});
+    CHECK(w.text("roadAnswer").contains(u"4\u00A0800"_s));
+    test::typeNumber(w.find<NumberField>("heldHalf"), u"9000"_s); // wider than the speed itself
+    CHECK(w.window->document().day().plan.course->held == HeldSpeed{4800.0, 150.0});
+    CHECK(w.find<NumberField>("heldHalf")->number() == 150.0);
+    w.window->selection().setPair("B", "A");
+    CHECK(w.text("roadAnswer").contains(u"A gives"_s));
+
+    w.trigger("road.as_use");
+    CHECK(w.window->document().day().plan.use == WantedUse{HeldSpeed{4800.0, 150.0}});
+    REQUIRE(w.settled());
+    w.window->showPage("report");
+    REQUIRE(w.settled());
+    CHECK(w.find<ReportPage>("reportPage")->shownText().contains(u"power held"_s));
+
+    w.window->showPage("road");
+    test::typeNumber(w.find<NumberField>("heldRpm"), u"25000"_s);
+    REQUIRE(w.settled());
+    CHECK(w.text("roadAnswer").contains(u"outside what all pulls share"_s));
+    CHECK_FALSE(page.canCopy());
+    while (w.window->document().undoStack().canUndo())
+        w.window->document().undoStack().undo();
+    REQUIRE(w.settled());
+    CHECK_FALSE(page.held());
+}

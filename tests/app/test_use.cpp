@@ -15,11 +15,11 @@ using hillrun::test::OpenWindow;
 namespace {
 
 struct OpenUse {
-    explicit OpenUse(WantedUse use = {}) {
+    explicit OpenUse(WantedUse use = {}, SpeedsOnCourse speeds = nullptr) : onCourse(std::move(speeds)) {
         day.article.engine.redLine_rpm = 7000.0;
         day.article.vehicle.gears = {3.2, 2.0, 1.4};
         day.plan.use = std::move(use);
-        dialog = std::make_unique<UseDialog>(day, RpmRange{2500.0, 7000.0}, look, nullptr);
+        dialog = std::make_unique<UseDialog>(day, RpmRange{2500.0, 7000.0}, onCourse, look, nullptr);
         dialog->show();
     }
     template <class Widget> Widget& find(const char* name) {
@@ -35,6 +35,7 @@ struct OpenUse {
         line.finish();
     }
 
+    SpeedsOnCourse onCourse;
     Look look;
     TestDay day;
     std::unique_ptr<UseDialog> dialog;
@@ -75,6 +76,38 @@ TEST_CASE("typing into a way to say the use chooses it") {
     CHECK(w.dialog->use() == WantedUse{RpmRange{2500.0, 6000.0}});
 }
 
+TEST_CASE("the time at each speed on a course is a use, where there are curves to drive") {
+    std::vector<std::string> driven;
+    const SpeedWeights weights{{3000.0, 0.2}, {5000.0, 0.8}};
+    OpenUse w({}, [&](const Course& course) {
+        driven.push_back(course.name);
+        return course.name == "60-100" ? CourseSpeeds{{}, {"road.too_slow"}} : CourseSpeeds{weights, {}};
+    });
+    CHECK(driven.empty()); // nothing is driven before somebody asks
+    w.find<QRadioButton>("useCourse").click();
+    CHECK(driven.size() == 1);
+    CHECK(w.dialog->use() == WantedUse{weights});
+    CHECK(w.find<QLabel>("useCourseWords").text().contains(u"5\u00A0000"_s));
+    auto& courses = w.find<QComboBox>("useCourseField");
+    const int slow = static_cast<int>(std::find(driven.begin(), driven.end(), "60-100") - driven.begin());
+    REQUIRE(slow == 1); // not driven yet
+    for (int row = 0; row < courses.count() && driven.back() != "60-100"; ++row) {
+        courses.setCurrentIndex(row);
+        Q_EMIT courses.activated(row);
+    }
+    REQUIRE(driven.back() == "60-100");
+    w.dialog->accept();
+    CHECK(w.dialog->isVisible()); // it cannot be driven: that is no use
+    CHECK(w.find<QLabel>("useCourseWords").text().contains(u"not there"_s));
+
+    OpenUse without;
+    CHECK_FALSE(without.find<QRadioButton>("useCourse").isEnabled());
+    OpenUse own;
+    own.day.plan.course = Course{"moor", {{100.0, 0.0}}};
+    UseDialog dialog(own.day, {2500.0, 7000.0}, nullptr, own.look, nullptr);
+    CHECK(dialog.findChild<QComboBox*>(u"useCourseField"_s)->itemText(0).contains(u"moor"_s));
+}
+
 TEST_CASE("a use that cannot be meant is not taken") {
     OpenUse w;
     w.type("useHighField", u"2000"_s);
@@ -96,7 +129,7 @@ TEST_CASE("the gears that can be shifted into are offered with the speeds that t
     CHECK(gears.itemData(0).toInt() == 2);
     CHECK(w.find<QLabel>("useGearRange").text() == u"%1 rpm"_s.arg(rangeText({4375.0, 7000.0}))); // 7000 * 2.0 / 3.2
     TestDay bare;
-    UseDialog without(bare, {2500.0, 7000.0}, w.look, nullptr);
+    UseDialog without(bare, {2500.0, 7000.0}, nullptr, w.look, nullptr);
     CHECK_FALSE(without.findChild<QRadioButton*>(u"useGear"_s)->isEnabled());
 }
 

@@ -384,6 +384,24 @@ TEST_CASE("a course weights the use, is written as a table, and a timed run give
     CHECK(run(road + "standing-quarter-mile --fit launch --timed 12 --build Q").status == 1);
 }
 
+TEST_CASE("road holds one speed, of a day without a vehicle too") {
+    const Json answer = run("road " + demo() + " --course held:4500:200 --json").json();
+    CHECK(answer["course"] == "held");
+    CHECK(answer["held"]["half_width_rpm"] == 200.0);
+    CHECK(answer["builds"].size() >= 2);
+    const Json& first = answer["comparisons"][0];
+    CHECK(first["low"].get<double>() < first["delta_w"].get<double>());
+    CHECK(first["summary"].get<std::string>().find("Held at 4") == 0);
+    CHECK(run("road " + demo() + " --course held:4500").out.find("at the speed held") != std::string::npos);
+    CHECK(run("road " + demo() + " --course held:x").status == 1);
+    CHECK(run("road " + demo() + " --course held:29000").error.find("outside what all pulls share") !=
+          std::string::npos);
+    CHECK(run("road " + demo() + " --course held:4500 --fit launch --timed 5").status == 2);
+    CHECK(run("road " + demo() + " --course held:4500 --write-course x.csv").status == 2);
+    const std::string compared = "analyse " + demo() + " --from A --to B --json --use ";
+    CHECK(run(compared + "course:held:4500:200").json() == run(compared + "at:4500:200").json());
+}
+
 TEST_CASE("road drives the builds of a day along a course") {
     const std::string buggy = "'" + test::boostDay().string() + "'";
     const Json answer = run("road " + buggy + " --course larkfell-hill --json").json();

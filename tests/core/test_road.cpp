@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/road/braking.h"
 #include "core/road/day_road.h"
+#include "core/road/held_speed.h"
 #include "core/road/timed_run.h"
 #include "day_support.h"
 #include "english.h"
@@ -508,6 +509,21 @@ TEST_CASE("where a hill is won is said by its corners, and a course can be a use
     CHECK(said.find("548 m (out of the lower hairpin)") != std::string::npos);
     CHECK(said.find("844 m (in the moor bend)") != std::string::npos);
 
+    const LeadAlong lead = leadAlong(analysis, road, "A", "B");
+    REQUIRE(lead.low_s.size() == lead.later_s.size());
+    CHECK(lead.high_s.front() == lead.low_s.front()); // nothing is behind anybody yet
+    CHECK(lead.low_s.back() - lead.later_s.back() == Approx(difference->low_s - difference->delta_s).epsilon(1e-6));
+    CHECK(lead.high_s.back() - lead.later_s.back() == Approx(difference->high_s - difference->delta_s).epsilon(1e-6));
+    for (size_t i = 1; i < lead.low_s.size(); ++i)
+        CHECK(lead.high_s[i] - lead.low_s[i] >= 0.0);
+    CHECK(road.times->until_m.back() == Approx(road.course.length_m()));
+    const DayRoad rolling = dayRoad(day, analysis, *builtInCourse("60-100"));
+    CHECK(rolling.times->until.empty());
+    const LeadAlong lead60 = leadAlong(analysis, rolling, "A", "B");
+    const RoadDifference* between = rolling.find("A", "B");
+    CHECK(lead60.high_s.back() - lead60.low_s.back() <= (between->high_s - between->low_s) * 1.0001);
+    CHECK(leadAlong(analysis, road, "A", "no such build").distance_m.empty());
+
     CHECK(useOnCourse(road, "B").size() > 5);
     CHECK(useOnCourse(road).size() == road.builds.front().use.size());
     CHECK(useOnCourse(road, "no such build").empty());
@@ -517,4 +533,55 @@ TEST_CASE("where a hill is won is said by its corners, and a course can be a use
     CHECK(courseOfDay(day)->pieces.size() == 11);
     day.plan.course = Course{"own", {{100.0, 0.0}}};
     CHECK(courseOfDay(day)->pieces.size() == 1);
+}
+
+TEST_CASE("one speed held: the mean power there, through the day's model") {
+    const TestDay day = test::smallDay("A3 B3 A3", 3.0);
+    DrawCache cache;
+    AnalysisSettings settings;
+    const double middle = 4500.0;
+    settings.bands = {{middle - 200.0, middle + 200.0}};
+    const DayAnalysis analysis = analyse(day, settings, cache);
+    Course course{.name = "held", .held = HeldSpeed{middle, 200.0}};
+    const HeldAnswer answer = heldAnswer(day, analysis, course);
+    REQUIRE(answer.whyNot.empty());
+    const HeldDifference* found = answer.find("A", "B");
+    REQUIRE(found);
+    // The same as the day's own band over these speeds, which goes another way.
+    const std::vector<BandResult>& bands = analysis.comparisons.front().bands;
+    const auto band = std::find_if(bands.begin(), bands.end(), [&](const BandResult& one) {
+        return one.range_rpm.low == middle - 200.0 && one.range_rpm.high == middle + 200.0;
+    });
+    REQUIRE(band != bands.end());
+    CHECK(found->delta_w == Approx(band->delta_w).epsilon(1e-9));
+    CHECK(found->low_w == Approx(band->low_w).epsilon(1e-9));
+    CHECK(found->high_w == Approx(band->high_w).epsilon(1e-9));
+    CHECK(found->base_w == Approx(band->base_w).epsilon(1e-9));
+    CHECK(found->mayClaim);
+    CHECK(found->proven());
+    CHECK(inEnglish(heldSummary(answer, *found)).find("B gives") != std::string::npos);
+    CHECK(inEnglish(heldSummary(answer, *found)).find("more than A") != std::string::npos);
+    const HeldDifference* back = answer.find("B", "A");
+    REQUIRE(back);
+    CHECK(inEnglish(heldSummary(answer, *back)).find("less than B") != std::string::npos);
+    HeldDifference open = *found;
+    open.low_w = -1.0;
+    CHECK(inEnglish(heldSummary(answer, open)).find("cannot tell") != std::string::npos);
+    open.mayClaim = false;
+    CHECK(inEnglish(heldSummary(answer, open)).find("if nothing drifted") != std::string::npos);
+    open.low_w = std::nan("");
+    CHECK(inEnglish(heldSummary(answer, open)).find("no pull was repeated") != std::string::npos);
+
+    // Thin air takes from both alike.
+    course.air = Atmosphere{25.0, 80000.0, {HumidityKind::RelativeHumidity_pct, 0.0}};
+    const HeldAnswer thin = heldAnswer(day, analysis, course);
+    const double factor = thin.build("A")->power_w / answer.build("A")->power_w;
+    CHECK(factor < 0.85);
+    CHECK(thin.find("A", "B")->delta_w == Approx(factor * found->delta_w).epsilon(1e-9));
+
+    course.held->rpm = 20000.0;
+    CHECK(inEnglish(heldAnswer(day, analysis, course).whyNot).find("outside what all pulls share") !=
+          std::string::npos);
+    CHECK(inEnglish(dayRoad(day, analysis, course).whyNot).find("nothing is driven") != std::string::npos);
+    CHECK(inEnglish(courseName(course)).find("held") != std::string::npos);
 }

@@ -53,7 +53,7 @@ TEST_CASE("a course that cannot be meant is refused") {
     CHECK(problemOf(head + "0,0,\n5,0,\n") == Problem::BadValue);
     CHECK(problemOf(head + "5,61,\n5,0,\n") == Problem::BadValue);
     CHECK(problemOf(head + "5,0,0.5\n5,0,\n") == Problem::BadValue);
-    CHECK(problemOf(head + "250000,0,\n5,0,\n") == Problem::BadValue);
+    CHECK(problemOf(head + "250000,0,\n5,0,\n") == Problem::NotACourse);
     CHECK(problemOf("length [ft],gradient [%]\n5,0\n5,1\n") == Problem::BadValue);
     CHECK(problemOf("length [m],slope [%]\n5,0\n5,1\n") == Problem::MissingKey);
     CHECK(problemOf("#air 20 F 101 kPa 50 %\n" + head + "5,0,\n") == Problem::BadValue);
@@ -70,6 +70,16 @@ TEST_CASE("built-in courses go by their names, others are files") {
     std::ofstream(folder.path() / "moor.csv") << "length [m],gradient [%]\n100,2\n50,3\n";
     CHECK(courseNamed((folder.path() / "moor.csv").string()).name == "moor");
     CHECK_THROWS_AS(courseNamed("no-such-course"), DataError);
+    CHECK(courseNamed("held:5500").held == HeldSpeed{5500.0, 150.0});
+    CHECK(courseNamed("held:5500:80").held == HeldSpeed{5500.0, 80.0});
+    for (const char* text : {"held:", "held:x", "held:5500:", "held:5500:0", "held:100:150", "held:5500:80:1",
+                             "held:nan", "held:5500:nan", "held:40000", "held:-3000", "held:5500,5"}) {
+        INFO(text);
+        CHECK_THROWS_AS(courseNamed(text), DataError);
+    }
+    const Course held = courseNamed("held:5500:80");
+    CHECK(courseFromJson(ObjectReader(courseToJson(held), "day.json")) == held);
+    CHECK_FALSE(held.isRolling());
     // A day keeps built-in courses by their names: a file of that name is another course.
     std::ofstream(folder.path() / "larkfell-hill.csv") << "length [m],gradient [%]\n100,2\n50,3\n";
     const Course own = courseNamed((folder.path() / "larkfell-hill.csv").string());
@@ -97,6 +107,7 @@ TEST_CASE("corners have radii and names, and a course goes through a table and t
     const auto refused = [](const char* text) {
         return test::messageOf([&] { (void)courseFromJson(ObjectReader(Json::parse(text), "day.json")); });
     };
+    CHECK(refused(R"({"name": "held", "held": {"rpm": -5}})").find("held:5500:150") != std::string::npos);
     CHECK(refused(R"({"name": "own"})").find("20 000 pieces") != std::string::npos);
     CHECK(refused(R"({"name": "own", "pieces": [{"length_m": -3}]})").find("above zero") != std::string::npos);
     CHECK(refused(R"({"name": "own", "pieces": [{"length_m": 3}], "air": {"temperature_c": 1e9}})").find("#air") !=

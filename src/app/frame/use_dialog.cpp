@@ -8,6 +8,7 @@
 #include "app/look/scale.h"
 #include "app/look/words.h"
 #include "core/plan/named_use.h"
+#include "core/road/day_road.h"
 
 #include <cmath>
 #include <QDialogButtonBox>
@@ -17,8 +18,9 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
-UseDialog::UseDialog(const TestDay& day, const RpmRange& range_rpm, Look& look, QWidget* parent)
-    : QDialog(parent), m_day(day), m_range(range_rpm) {
+UseDialog::UseDialog(const TestDay& day, const RpmRange& range_rpm, const SpeedsOnCourse& onCourse, Look& look,
+                     QWidget* parent)
+    : QDialog(parent), m_day(day), m_range(range_rpm), m_onCourse(onCourse) {
     setObjectName(u"useDialog"_s);
     setWindowTitle(tr("What the builds are wanted for"));
     auto* column = new QVBoxLayout(this);
@@ -33,6 +35,7 @@ UseDialog::UseDialog(const TestDay& day, const RpmRange& range_rpm, Look& look, 
     addHeld(*column);
     addGears(*column);
     addWeights(*column, look);
+    addCourses(*column);
     if (!day.pulls.empty()) {
         auto* late = quietLabel(u"useLate"_s, this);
         late->setText(tr("The day has pulls already: the use is marked as chosen after looking."));
@@ -117,6 +120,40 @@ void UseDialog::addWeights(QVBoxLayout& column, Look& look) {
     });
 }
 
+void UseDialog::addCourses(QVBoxLayout& column) {
+    m_course = new QComboBox(this);
+    m_course->setObjectName(u"useCourseField"_s);
+    m_course->setAccessibleName(tr("Course"));
+    if (const auto own = courseOfDay(m_day); own && !own->held)
+        m_courses.push_back(*own);
+    for (const std::string& name : builtInCourses())
+        if (m_courses.empty() || m_courses.front().name != name)
+            m_courses.push_back(*builtInCourse(name));
+    for (const Course& course : m_courses)
+        m_course->addItem(qs(courseName(course)));
+    m_courseWords = quietLabel(u"useCourseWords"_s, this);
+    QRadioButton* choice = addChoice(column, "useCourse", tr("Driven on"), {m_course, m_courseWords});
+    choice->setEnabled(m_onCourse != nullptr);
+    m_course->setEnabled(m_onCourse != nullptr);
+    if (!m_onCourse)
+        m_courseWords->setText(tr("needs curves: make the first pulls"));
+    connect(m_course, &QComboBox::activated, choice, [choice] { choice->setChecked(true); });
+    connect(m_course, &QComboBox::activated, this, &UseDialog::driveCourse);
+    connect(choice, &QRadioButton::toggled, this, [this](bool on) {
+        if (on)
+            driveCourse();
+    });
+}
+
+void UseDialog::driveCourse() {
+    const CourseSpeeds found = m_onCourse(m_courses[static_cast<size_t>(m_course->currentIndex())]);
+    m_ofCourse = found.weights.empty() ? WantedUse{} : WantedUse{found.weights};
+    m_courseWords->setText(found.weights.empty()
+                               ? qs(found.whyNot)
+                               : tr("%1 rpm").arg(rangeText({found.weights.front().rpm, found.weights.back().rpm})));
+    refresh();
+}
+
 void UseDialog::showDay() {
     const WantedUse& now = m_day.plan.use;
     m_low->show(m_range.low);
@@ -148,6 +185,8 @@ WantedUse UseDialog::use() const {
         return ShiftToShift{m_gear->currentData().toInt()};
     if (m_choices[4]->isChecked())
         return m_given.empty() ? m_bars->weights() : m_given;
+    if (m_choices[5]->isChecked())
+        return m_ofCourse;
     return {};
 }
 
@@ -157,6 +196,8 @@ bool UseDialog::canBeMeant() const {
         return range->high > range->low;
     if (const auto* held = std::get_if<HeldSpeed>(&now))
         return held->rpm > held->halfWidth_rpm && held->halfWidth_rpm > 0.0;
+    if (m_choices[5]->isChecked())
+        return std::holds_alternative<SpeedWeights>(now);
     return !std::holds_alternative<SpeedWeights>(now) || !m_given.empty() || !m_bars->empty();
 }
 

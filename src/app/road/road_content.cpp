@@ -84,13 +84,13 @@ BoardContent speedBoard(const TestDay& day, const DayRoad& road, const std::stri
     return out;
 }
 
-BoardContent leadBoard(const DayRoad& road, const std::string& from, const std::string& to, const Theme& theme) {
+BoardContent leadBoard(const DayAnalysis& analysis, const DayRoad& road, const std::string& from, const std::string& to,
+                       const Theme& theme) {
     BoardContent out;
-    out.title =
-        QObject::tr("%1 later than %2, s \u00B7 band: 95\u00A0%, in proportion to the time").arg(qs(to), qs(from));
+    out.title = QObject::tr("%1 later than %2, s \u00B7 band: 95\u00A0% at each place").arg(qs(to), qs(from));
     out.xTitle = u"m"_s;
     out.zeroLine = true;
-    LeadAlong lead = leadAlong(road, from, to);
+    LeadAlong lead = leadAlong(analysis, road, from, to);
     if (lead.distance_m.empty())
         return out;
     out.xRange = RpmRange{0.0, wayOf(road, road.build(to)->run)};
@@ -138,6 +138,35 @@ std::vector<RoadRow> roadRows(const DayRoad& road, const std::string& from, cons
     const auto speed = [](const RoadRun& run) { return numberText(run.endSpeed_ms * kKmhPerMs, 0) + u"\u00A0km/h"_s; };
     out.push_back({QObject::tr("At its end"), speed(a->run), speed(b->run)});
     return out;
+}
+
+BoardContent heldBoard(const TestDay& day, const DayAnalysis& analysis, const HeldAnswer& answer,
+                       const std::string& from, const std::string& to, const Theme& theme) {
+    BoardContent out;
+    const PowerUnit unit = currentVoice().manner().units.power;
+    out.title = QObject::tr("Power, %1").arg(qs(powerUnitText(unit)));
+    out.xTitle = u"rpm"_s;
+    out.xRange = analysis.common_rpm;
+    for (const std::string& id : {from, to})
+        if (const BuildResult* build = analysis.findBuild(id)) {
+            BoardSeries line{analysis.rpm, {}, theme.buildPen(buildNumber(day, id), 2.0), qs(id)};
+            for (const double power_w : build->power_w)
+                line.y.push_back(powerIn(unit, power_w));
+            out.series.push_back(std::move(line));
+        }
+    const HeldSpeed& held = answer.speed;
+    out.shades.push_back({held.rpm - held.halfWidth_rpm, held.rpm + held.halfWidth_rpm, theme.faded(theme.mark, 0.14),
+                          QObject::tr("held")});
+    return out;
+}
+
+std::vector<RoadRow> heldRows(const HeldAnswer& answer, const std::string& from, const std::string& to) {
+    const HeldBuild* a = answer.build(from);
+    const HeldBuild* b = answer.build(to);
+    if (!a || !b)
+        return {};
+    const auto power = [](const HeldBuild& build) { return qs(currentVoice().power({.value_w = build.power_w})); };
+    return {{{}, qs(from), qs(to)}, {QObject::tr("Power held"), power(*a), power(*b)}};
 }
 
 QStringList shiftLines(const DayRoad& road, const std::string& from, const std::string& to) {

@@ -27,6 +27,18 @@ namespace hillrun {
 namespace {
 
 const char* const kFirstCourse = "larkfell-hill";
+constexpr QLatin1StringView kHeld("held"); ///< its place among the courses
+
+/// As the day says it already, else the middle of its curves.
+HeldSpeed firstHeld(const TestDay& day, const DayAnalysis* analysis) {
+    if (day.plan.course && day.plan.course->held)
+        return *day.plan.course->held;
+    if (const auto* use = std::get_if<HeldSpeed>(&day.plan.use))
+        return *use;
+    HeldSpeed out;
+    out.rpm = analysis ? std::round((analysis->common_rpm.low + analysis->common_rpm.high) / 100.0) * 50.0 : 5000.0;
+    return out;
+}
 
 } // namespace
 
@@ -71,7 +83,9 @@ QWidget* RoadPage::makeLeft() {
     m_courses->setAccessibleName(tr("Course"));
     for (const std::string& name : builtInCourses())
         m_courses->addItem(phrase("course." + name), qs(name));
+    m_courses->addItem(tr("One speed held (boat, aircraft)"), QString(kHeld));
     panel.column->addWidget(m_courses);
+    panel.column->addWidget(makeHeld(panel.frame));
     auto* buttons = new QHBoxLayout;
     for (const char* id : {"road.file", "road.as_use"}) {
         auto* button = new QToolButton(panel.frame);
@@ -83,7 +97,8 @@ QWidget* RoadPage::makeLeft() {
     buttons->addStretch(1);
     panel.column->addLayout(buttons);
     column->addWidget(panel.frame);
-    column->addWidget(new VehiclePanel(m_document, left));
+    m_vehicle = new VehiclePanel(m_document, left);
+    column->addWidget(m_vehicle);
     m_timed = new TimedRunPanel(left);
     column->addWidget(m_timed);
     m_taken = quietLabel(u"roadTaken"_s, left);
@@ -94,6 +109,22 @@ QWidget* RoadPage::makeLeft() {
             [this](int row) { takeCourse(m_courses->itemData(row).toString()); });
     connect(m_timed, &TimedRunPanel::wanted, this, &RoadPage::fit);
     return scroll;
+}
+
+QWidget* RoadPage::makeHeld(QWidget* parent) {
+    m_heldRow = new QWidget(parent);
+    auto* row = new QHBoxLayout(m_heldRow);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(px(8));
+    m_heldRpm = new NumberField(u"heldRpm"_s, tr("The speed that is held"), 1, 30000, 0, u"rpm"_s, m_heldRow);
+    m_heldHalf =
+        new NumberField(u"heldHalf"_s, tr("By how much it goes up and down"), 1, 10000, 0, u"rpm"_s, m_heldRow);
+    row->addWidget(m_heldRpm);
+    row->addWidget(new PlainLabel(u"\u00B1"_s, m_heldRow));
+    row->addWidget(m_heldHalf);
+    for (NumberField* field : {m_heldRpm, m_heldHalf})
+        connect(field, &NumberField::edited, this, &RoadPage::takeHeld);
+    return m_heldRow;
 }
 
 QWidget* RoadPage::makeRight() {
@@ -129,11 +160,26 @@ void RoadPage::showEvent(QShowEvent* event) {
     refresh();
 }
 
+void RoadPage::drive(const Course& course) {
+    m_document.edit(course.held ? tr("Hold %1").arg(qs(courseName(course)))
+                                : tr("Drive on %1").arg(qs(courseName(course))),
+                    [&](TestDay& day) { day.plan.course = course; });
+}
+
+void RoadPage::takeHeld() {
+    if (!m_heldRpm->number() || !m_heldHalf->number() || !(*m_heldRpm->number() > *m_heldHalf->number()))
+        return refresh();
+    drive({.name = kHeld.data(), .held = HeldSpeed{*m_heldRpm->number(), *m_heldHalf->number()}});
+}
+
 void RoadPage::takeCourse(const QString& nameOrFile) {
     m_timed->say({}); // it was said of another course
     try {
-        const Course course = courseNamed(nameOrFile.toStdString());
-        m_document.edit(tr("Drive on %1").arg(qs(courseName(course))), [&](TestDay& day) { day.plan.course = course; });
+        if (nameOrFile == kHeld)
+            drive({.name = kHeld.data(), .held = firstHeld(m_document.day(), m_document.analysis().get())});
+        else if (const auto& kept = m_document.day().plan.course;
+                 !kept || kept->name != nameOrFile.toStdString()) // the day's own is no file
+            drive(courseNamed(nameOrFile.toStdString()));
     } catch (const DataError& error) {
         m_dialogs.showError(m_actions.window(), tr("This course could not be read"), errorText(error));
     }
@@ -170,8 +216,11 @@ void RoadPage::fit(FittedNumber what, const TimedRun& timed) {
 }
 
 void RoadPage::takeAsUse() {
-    const SpeedWeights weights = useOnCourse(m_road, from());
-    if (!weights.empty())
+    const SpeedWeights weights = m_held ? SpeedWeights{} : useOnCourse(m_road, from());
+    if (m_held)
+        m_document.edit(tr("Take the speed held as the use"),
+                        [&](TestDay& day) { nameUse(day, WantedUse(m_held->speed)); });
+    else if (!weights.empty())
         m_document.edit(tr("Take the course as the use"), [&](TestDay& day) { nameUse(day, WantedUse(weights)); });
 }
 
@@ -180,22 +229,45 @@ const RoadDifference* RoadPage::shown() const {
     return looked || m_road.differences.empty() ? looked : &m_road.differences.front();
 }
 
+const HeldDifference* RoadPage::shownHeld() const {
+    if (!m_held)
+        return nullptr;
+    const HeldDifference* looked = m_held->find(m_selection.from(), m_selection.to());
+    return looked || m_held->differences.empty() ? looked : &m_held->differences.front();
+}
+
+bool RoadPage::canCopy() const {
+    return m_held ? !m_held->builds.empty() : m_road.whyNot.empty() && !m_road.builds.empty();
+}
+
 std::string RoadPage::from() const { return shown() ? shown()->from : m_selection.from(); }
 
 void RoadPage::refresh() {
     const Course course = courseOfDay(m_document.day()).value_or(*builtInCourse(kFirstCourse));
     const auto analysis = m_document.analysis();
-    m_road = analysis ? dayRoad(m_document.day(), *analysis, course) : DayRoad{};
+    m_held.reset();
+    m_road = {};
+    if (analysis && course.held)
+        m_held = heldAnswer(m_document.day(), *analysis, course);
+    else if (analysis)
+        m_road = dayRoad(m_document.day(), *analysis, course);
     m_road.course.name = course.name;
+    m_heldRow->setVisible(course.held.has_value());
+    m_vehicle->setVisible(!course.held);
+    m_timed->setVisible(!course.held);
+    if (course.held) {
+        m_heldRpm->show(course.held->rpm);
+        m_heldHalf->show(course.held->halfWidth_rpm);
+    }
     m_taken->setText(qs(m_road.taken));
     refreshCourses();
     refreshBoards();
     refreshAnswer();
 }
 
-/// The built-in ones, and the day's own.
+/// The built-in ones, one speed held, and the day's own.
 void RoadPage::refreshCourses() {
-    const int builtIn = static_cast<int>(builtInCourses().size());
+    const int builtIn = static_cast<int>(builtInCourses().size()) + 1;
     while (m_courses->count() > builtIn)
         m_courses->removeItem(builtIn);
     const QString name = qs(m_road.course.name);
@@ -205,6 +277,9 @@ void RoadPage::refreshCourses() {
 }
 
 void RoadPage::refreshBoards() {
+    m_lead->setVisible(!m_held);
+    if (m_held)
+        return refreshHeldBoards();
     const std::string first = from();
     const std::string second = shown() ? shown()->to : m_selection.to();
     const bool any = m_road.build(first) || m_road.build(second);
@@ -212,39 +287,66 @@ void RoadPage::refreshBoards() {
     if (!any)
         return;
     m_speed->setContent(speedBoard(m_document.day(), m_road, first, second, m_look.theme()));
-    m_lead->setContent(leadBoard(m_road, first, second, m_look.theme()));
+    m_lead->setContent(leadBoard(*m_document.analysis(), m_road, first, second, m_look.theme()));
+    showRows(roadRows(m_road, first, second));
+    m_shifts->setText(shiftLines(m_road, first, second).join(u'\n'));
+}
+
+void RoadPage::refreshHeldBoards() {
+    const HeldDifference* pair = shownHeld();
+    const std::string first = pair ? pair->from : m_selection.from();
+    const std::string second = pair ? pair->to : m_selection.to();
+    const auto analysis = m_document.analysis();
+    m_boards->setVisible(m_held->whyNot.empty());
+    m_speed->setContent(heldBoard(m_document.day(), *analysis, *m_held, first, second, m_look.theme()));
+    showRows(heldRows(*m_held, first, second));
+    m_shifts->clear();
+}
+
+void RoadPage::showRows(const std::vector<RoadRow>& rows) {
     std::array<QStringList, 3> columns;
-    for (const RoadRow& row : roadRows(m_road, first, second)) {
+    for (const RoadRow& row : rows) {
         columns[0] << row.what;
         columns[1] << row.first;
         columns[2] << row.second;
     }
     for (size_t i = 0; i < columns.size(); ++i)
         m_columns[i]->setText(columns[i].join(u'\n'));
-    m_shifts->setText(shiftLines(m_road, first, second).join(u'\n'));
+}
+
+QString RoadPage::answerWords() const {
+    if (!m_document.isOpen())
+        return tr("No day is open.");
+    if (!m_document.analysis())
+        return tr("Working the day out \u2026");
+    if (const HeldDifference* difference = shownHeld())
+        return qs(heldSummary(*m_held, *difference));
+    if (m_held)
+        return m_held->whyNot.empty() ? tr("One build is held; two are compared.")
+                                      : tr("Nothing can be told yet: %1.").arg(qs(m_held->whyNot));
+    if (!m_road.whyNot.empty())
+        return tr("Nothing can be driven yet: %1.").arg(qs(m_road.whyNot));
+    if (const RoadDifference* difference = shown())
+        return unbroken(qs(roadSummary(m_road, *difference)));
+    if (!m_road.whyNothing().empty())
+        return qs(m_road.whyNothing());
+    return tr("One build is driven; two are compared.");
 }
 
 void RoadPage::refreshAnswer() {
     const Theme& t = m_look.theme();
-    const auto analysis = m_document.analysis();
-    const RoadDifference* difference = shown();
-    m_head->setMark(!difference || !difference->proven() ? t.unresolved : difference->delta_s < 0.0 ? t.gain : t.loss);
-    m_head->caution->setText(difference ? phrase("road.model") : QString());
-    if (!m_document.isOpen())
-        m_head->answer->setText(tr("No day is open."));
-    else if (!analysis)
-        m_head->answer->setText(tr("Working the day out \u2026"));
-    else if (!m_road.whyNot.empty())
-        m_head->answer->setText(tr("Nothing can be driven yet: %1.").arg(qs(m_road.whyNot)));
-    else if (difference)
-        m_head->answer->setText(unbroken(qs(roadSummary(m_road, *difference))));
-    else if (!m_road.whyNothing().empty())
-        m_head->answer->setText(qs(m_road.whyNothing()));
-    else
-        m_head->answer->setText(tr("One build is driven; two are compared."));
+    const RoadDifference* road = m_held ? nullptr : shown();
+    const HeldDifference* held = shownHeld();
+    const bool proven = (road && road->proven()) || (held && held->proven());
+    const bool better = road ? road->delta_s < 0.0 : held && held->delta_w > 0.0;
+    m_head->setMark(!proven ? t.unresolved : better ? t.gain : t.loss);
+    m_head->caution->setText(road ? phrase("road.model") : QString());
+    m_head->answer->setText(answerWords());
 }
 
 void RoadPage::refreshCursor(double distance_m) {
+    if (m_held)
+        return m_speed->setCursor(distance_m, qs(rpmText(std::round(distance_m / 10.0) * 10.0)) + u"\u00A0rpm"_s);
     const RoadDifference* pair = shown();
     m_speed->setCursor(distance_m, pair ? roadCursor(m_road, pair->from, pair->to, distance_m) : QString());
     m_lead->setCursor(distance_m, {});
@@ -252,21 +354,25 @@ void RoadPage::refreshCursor(double distance_m) {
 
 void RoadPage::copyTable() const {
     CopiedTable out{m_head->answer->text(), {}, {}};
-    if (const RoadDifference* pair = shown())
-        for (const RoadRow& row : roadRows(m_road, pair->from, pair->to)) {
-            const QStringList cells{row.what, row.first, row.second};
-            if (out.head.isEmpty())
-                out.head = cells;
-            else
-                out.rows << cells;
-        }
+    std::vector<RoadRow> rows;
+    if (const HeldDifference* held = shownHeld())
+        rows = heldRows(*m_held, held->from, held->to);
+    else if (const RoadDifference* pair = shown())
+        rows = roadRows(m_road, pair->from, pair->to);
+    for (const RoadRow& row : rows) {
+        const QStringList cells{row.what, row.first, row.second};
+        if (out.head.isEmpty())
+            out.head = cells;
+        else
+            out.rows << cells;
+    }
     QGuiApplication::clipboard()->setMimeData(asMime(out).release());
 }
 
 void RoadPage::copyPicture() const {
     auto mime = std::make_unique<QMimeData>();
     mime->setImageData(m_boards->grab().toImage());
-    mime->setData(u"image/svg+xml"_s, boardsAsSvg({m_speed, m_lead}));
+    mime->setData(u"image/svg+xml"_s, m_held ? boardsAsSvg({m_speed}) : boardsAsSvg({m_speed, m_lead}));
     QGuiApplication::clipboard()->setMimeData(mime.release());
 }
 

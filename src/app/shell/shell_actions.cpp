@@ -14,6 +14,7 @@
 #include "app/shell/settings_dialog.h"
 #include "app/shell/tour.h"
 #include "core/plan/named_use.h"
+#include "core/road/day_road.h"
 #include "formats/day_store.h"
 #include "words/current_voice.h"
 
@@ -43,7 +44,13 @@ RpmRange speedsOf(const Workplace& at) {
 }
 
 void chooseUse(const Workplace& at) {
-    const auto use = at.dialogs.askUse(at.actions.window(), at.document.day(), speedsOf(at), at.look);
+    SpeedsOnCourse onCourse;
+    if (const auto analysis = at.document.analysis(); analysis && analysis->model)
+        onCourse = [&at, analysis](const Course& course) {
+            const DayRoad road = dayRoad(at.document.day(), *analysis, course);
+            return CourseSpeeds{useOnCourse(road), road.whyNothing()};
+        };
+    const auto use = at.dialogs.askUse(at.actions.window(), at.document.day(), speedsOf(at), onCourse, at.look);
     if (use && *use != at.document.day().plan.use)
         at.document.edit(MainWindow::tr("Change the use"), [&](TestDay& day) { nameUse(day, *use); });
 }

@@ -24,6 +24,13 @@ const BuildResult* DayAnalysis::findBuild(const std::string& id) const {
     return it == builds.end() ? nullptr : &*it;
 }
 
+std::optional<BuildColumn> DayAnalysis::column(const std::string& id) const {
+    for (int b = 0; model && b < model->input.builds; ++b)
+        if (builds[static_cast<size_t>(b)].id == id)
+            return b;
+    return std::nullopt;
+}
+
 std::vector<DayDoubt> DayAnalysis::doubtsAbout(const std::string& pull) const {
     std::vector<DayDoubt> out;
     for (const DayDoubt& doubt : doubts)

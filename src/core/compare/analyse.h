@@ -90,6 +90,8 @@ struct DayAnalysis {
     /// Any pair of builds with pulls in use; null when the day cannot tell them apart.
     [[nodiscard]] const Comparison* find(const std::string& from, const std::string& to) const;
     [[nodiscard]] const BuildResult* findBuild(const std::string& id) const;
+    /// Its place in the day's model; nothing for a build that was not fitted.
+    [[nodiscard]] std::optional<BuildColumn> column(const std::string& id) const;
     [[nodiscard]] std::vector<DayDoubt> doubtsAbout(const std::string& pull) const;
 };
 

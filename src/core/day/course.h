@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/day/wanted_use.h"
 #include "core/weather/humid_air.h"
 
 #include <optional>
@@ -20,15 +21,17 @@ struct CoursePiece {
     bool operator==(const CoursePiece&) const = default;
 };
 
-/// Where a curve is driven: from a standstill along pieces of road, or on the flat between two speeds.
+/// Where a curve is driven: from a standstill along pieces of road, on the flat between two speeds, or, of a boat or
+/// an aircraft, at one engine speed that is held.
 struct Course {
     std::string name;
     std::vector<CoursePiece> pieces{};
     std::optional<Atmosphere> air{}; ///< its own; nothing: the reference of the standard
     double from_ms = 0.0;            ///< between two speeds, when there are no pieces
     double to_ms = 0.0;
+    std::optional<HeldSpeed> held{};
     std::string unknownKeys{};
-    [[nodiscard]] bool isRolling() const { return pieces.empty(); }
+    [[nodiscard]] bool isRolling() const { return pieces.empty() && !held; }
     [[nodiscard]] double length_m() const;
     bool operator==(const Course&) const = default;
 };

@@ -23,7 +23,7 @@ constexpr std::array<const char*, static_cast<size_t>(Problem::Count)> kNames{
     "changed_on_disk",  "another_day_there", "place_gone",        "other_kind",         "doubted",
     "log_too_short",    "log_steady",        "log_differs",       "log_differs_widely", "log_ambiguous",
     "log_of_another",   "log_fits_several",  "too_few_points",    "bad_picture",        "logbook_unreachable",
-    "logbook_newer",    "logbook_broken",    "not_comparable",    "unknown_day",
+    "logbook_newer",    "logbook_broken",    "not_comparable",    "unknown_day",        "not_a_course",
 };
 
 } // namespace

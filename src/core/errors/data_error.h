@@ -82,6 +82,7 @@ enum class Problem {
     LogbookBroken,
     NotComparable,
     UnknownDay,
+    NotACourse,
     Count ///< not a problem: the number of them, so that a test can walk them all
 };
 

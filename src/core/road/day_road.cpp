@@ -4,6 +4,7 @@
 
 #include "core/answer/figure.h"
 #include "core/errors/data_error.h"
+#include "core/road/course_air.h"
 #include "core/units/nan.h"
 #include "core/units/road_speed.h"
 
@@ -46,23 +47,6 @@ EngineCurve measuredLoss(const DayAnalysis& analysis) {
     return out;
 }
 
-/// Density of the course's air, and what its oxygen does to the torque against the standard's.
-void setAir(const TestDay& day, const DayAnalysis& analysis, DayRoad& out) {
-    const Standard standard = analysis.settings.reduce.standard;
-    const StandardInfo& info = standardInfo(standard);
-    if (out.course.air) {
-        const HumidAir air = humidAir(*out.course.air);
-        out.airDensity_kg_m3 = air.density_kg_m3;
-        if (standard != Standard::Uncorrected)
-            out.torque.airFactor = 1.0 / airFactor(standard, air, engineForAir(day)).factor;
-        return;
-    }
-    const bool hasReference = info.referencePressure_pa > 0.0;
-    const double temperature_c = hasReference ? info.referenceTemperature_c : 15.0;
-    out.airDensity_kg_m3 =
-        humidAir({temperature_c, hasReference ? info.referencePressure_pa : 101325.0, {}}).density_kg_m3;
-}
-
 RoadBuild driven(const std::string& id, const EngineCurve& engine, const DayRoad& road) {
     RoadBuild out{id, driveCourse(road.vehicle, engine, road.course, road.airDensity_kg_m3), {}, {}};
     if (!road.course.isRolling() && out.run.finished())
@@ -71,13 +55,6 @@ RoadBuild driven(const std::string& id, const EngineCurve& engine, const DayRoad
                 out.times.push_back({from, to, *seconds});
     out.use = timeAtSpeeds(out.run);
     return out;
-}
-
-std::optional<BuildColumn> columnOf(const DayAnalysis& analysis, const std::string& id) {
-    for (int b = 0; b < analysis.model->input.builds; ++b)
-        if (analysis.builds[static_cast<size_t>(b)].id == id)
-            return b;
-    return std::nullopt;
 }
 
 std::vector<double> differenceByPiece(const DayRoad& road, const RoadRun& from, const RoadRun& to) {
@@ -97,8 +74,8 @@ std::optional<RoadDifference> differenceOf(const DayAnalysis& analysis, const Co
                                            const DayRoad& road) {
     const RoadBuild* from = road.build(c.from);
     const RoadBuild* to = road.build(c.to);
-    const auto first = columnOf(analysis, c.from);
-    const auto second = columnOf(analysis, c.to);
+    const auto first = analysis.column(c.from);
+    const auto second = analysis.column(c.to);
     if (!from || !to || !first || !second)
         return std::nullopt;
     const auto found = estimateNumber(*analysis.model, pairContrast(*analysis.model, *first, *second), times.ofPull,
@@ -133,12 +110,12 @@ void compareBuilds(const DayAnalysis& analysis, DayRoad& out) {
     if (base == out.builds.end())
         return;
     const EngineCurve ofBase = out.torque.of(analysis.rpm, analysis.findBuild(base->id)->torque_nm);
-    if (const auto times =
-            courseFigure(*analysis.model, out.torque, out.vehicle, out.course, out.airDensity_kg_m3, ofBase))
+    out.times = courseTimes(*analysis.model, out.torque, out.vehicle, out.course, out.airDensity_kg_m3, ofBase);
+    if (out.times)
         for (const auto& [comparisons, into] :
              {std::pair(&analysis.comparisons, &out.differences), std::pair(&analysis.otherPairs, &out.others)})
             for (const Comparison& c : *comparisons)
-                if (const auto difference = differenceOf(analysis, c, *times, out))
+                if (const auto difference = differenceOf(analysis, c, out.times->whole, out))
                     into->push_back(*difference);
     if (out.differences.empty() && out.builds.size() > 1)
         out.whyNoDifference = {"road.no_answer"};
@@ -179,6 +156,97 @@ Statement stretchPhrase(const Course& course, size_t piece) {
     if (const auto before = piece > 0 ? cornerName(course, piece - 1) : std::nullopt)
         return {"road.stretch_out_of", {from, to, *before}};
     return {"road.stretch", {from, to}};
+}
+
+constexpr double kSmall = 0.01; ///< of power, by which it is told how the time answers
+constexpr int kPlaces = 24;     ///< along the way
+
+RoadRun notDriven() {
+    RoadRun out;
+    out.whyNot = {"why.no_pull"};
+    return out;
+}
+
+/// What a figure of the pulls is made of.
+struct RunsForFigure {
+    RoadRun base, more, less; ///< of the curve about which the time answers, and with a little more and less power
+    std::vector<RoadRun> ofPull;
+};
+
+template <class Drive>
+std::vector<RoadRun> runsOfPulls(const DayModel& model, const CourseTorque& torque, const Drive& drive) {
+    const FitInput& fit = model.input;
+    std::vector<RoadRun> out;
+    for (Eigen::Index i = 0; i < fit.logPower.rows(); ++i) {
+        std::vector<double> torque_nm;
+        for (size_t p = 0; p < fit.rpm.size(); ++p)
+            torque_nm.push_back(std::exp(fit.logPower(i, static_cast<Eigen::Index>(p))) / angularSpeed(fit.rpm[p]));
+        out.push_back(drive(torque.of(fit.rpm, torque_nm)));
+    }
+    return out;
+}
+
+/// `timeOf`: of a run that arrived.
+template <class TimeOf> CourseFigure figureOfTimes(const RunsForFigure& runs, const TimeOf& timeOf) {
+    const auto time = [&](const RoadRun& run) { return run.finished() ? timeOf(run) : kNaN; };
+    CourseFigure out;
+    const double base = time(runs.base);
+    const double answer = -std::log(time(runs.more) / time(runs.less)) / std::log((1.0 + kSmall) / (1.0 - kSmall));
+    if (!(answer > 1e-6) || !std::isfinite(base))
+        return out;
+    out.answer = answer;
+    out.ofPull.resize(static_cast<Eigen::Index>(runs.ofPull.size()));
+    for (Eigen::Index i = 0; i < out.ofPull.size(); ++i)
+        out.ofPull(i) = -std::log(time(runs.ofPull[static_cast<size_t>(i)]) / base) / answer;
+    return out;
+}
+
+/// By how much a difference may be less and more than it looks, s.
+struct Reach {
+    double less_s = 0.0;
+    double more_s = 0.0;
+};
+std::optional<Reach> reachOf(const DayAnalysis& analysis, const Eigen::VectorXd& contrast, const CourseFigure& figure,
+                             double base_s) {
+    if (!(figure.answer > 0.0))
+        return Reach{}; // no power changes the time up to here
+    const auto found = estimateNumber(*analysis.model, contrast, figure.ofPull, analysis.settings.drift);
+    if (!found || !std::isfinite(found->half))
+        return std::nullopt;
+    const double middle = figure.seconds(found->estimate, base_s);
+    return Reach{figure.seconds(found->estimate + found->half, base_s) - middle,
+                 figure.seconds(found->estimate - found->half, base_s) - middle};
+}
+
+/// Between places along straight lines, from nothing at the start.
+Reach between(const std::vector<double>& until_m, const std::vector<Reach>& reaches, double at) {
+    const auto after = std::lower_bound(until_m.begin(), until_m.end(), at);
+    if (after == until_m.end())
+        return reaches.back();
+    const auto i = static_cast<size_t>(after - until_m.begin());
+    const double begin = i == 0 ? 0.0 : until_m[i - 1];
+    const Reach first = i == 0 ? Reach{} : reaches[i - 1];
+    const double share = (at - begin) / (until_m[i] - begin);
+    return {first.less_s + share * (reaches[i].less_s - first.less_s),
+            first.more_s + share * (reaches[i].more_s - first.more_s)};
+}
+
+/// The reach at each place; empty when it cannot be told at one of them.
+std::vector<Reach> reachesAlong(const DayAnalysis& analysis, const DayRoad& road, const RoadBuild& from,
+                                const RoadBuild& to) {
+    const auto first = analysis.column(from.id);
+    const auto second = analysis.column(to.id);
+    std::vector<Reach> out;
+    if (!first || !second || !road.times)
+        return out;
+    const Eigen::VectorXd contrast = pairContrast(*analysis.model, *first, *second);
+    for (size_t i = 0; i < road.times->until.size(); ++i) {
+        const auto reach = reachOf(analysis, contrast, road.times->until[i], from.run.passed_s(road.times->until_m[i]));
+        if (!reach)
+            return {};
+        out.push_back(*reach);
+    }
+    return out;
 }
 
 } // namespace
@@ -242,28 +310,22 @@ EngineCurve CourseTorque::of(const std::vector<double>& rpm, const std::vector<d
     return out;
 }
 
-std::optional<CourseFigure> courseFigure(const DayModel& model, const CourseTorque& torque, const RoadVehicle& vehicle,
-                                         const Course& course, double airDensity_kg_m3, const EngineCurve& base) {
-    constexpr double kSmall = 0.01;
-    const auto time = [&](const EngineCurve& engine) {
-        if (engine.rpm.size() < 2)
-            return kNaN;
-        const RoadRun run = driveCourse(vehicle, engine, course, airDensity_kg_m3);
-        return run.finished() ? run.time_s : kNaN;
+std::optional<CourseTimes> courseTimes(const DayModel& model, const CourseTorque& torque, const RoadVehicle& vehicle,
+                                       const Course& course, double airDensity_kg_m3, const EngineCurve& base) {
+    const auto drive = [&](const EngineCurve& engine) {
+        return engine.rpm.size() < 2 ? notDriven() : driveCourse(vehicle, engine, course, airDensity_kg_m3);
     };
-    CourseFigure out;
-    out.answer = -std::log(time(base.times(1.0 + kSmall)) / time(base.times(1.0 - kSmall))) /
-                 std::log((1.0 + kSmall) / (1.0 - kSmall));
-    const double baseTime = time(base);
-    if (!(out.answer > 1e-6) || !std::isfinite(baseTime))
+    const RunsForFigure runs{drive(base), drive(base.times(1.0 + kSmall)), drive(base.times(1.0 - kSmall)),
+                             runsOfPulls(model, torque, drive)};
+    CourseTimes out;
+    out.whole = figureOfTimes(runs, [](const RoadRun& run) { return run.time_s; });
+    if (!(out.whole.answer > 0.0))
         return std::nullopt;
-    const FitInput& fit = model.input;
-    out.ofPull.resize(fit.logPower.rows());
-    for (Eigen::Index i = 0; i < out.ofPull.size(); ++i) {
-        std::vector<double> torque_nm;
-        for (size_t p = 0; p < fit.rpm.size(); ++p)
-            torque_nm.push_back(std::exp(fit.logPower(i, static_cast<Eigen::Index>(p))) / angularSpeed(fit.rpm[p]));
-        out.ofPull(i) = -std::log(time(torque.of(fit.rpm, torque_nm)) / baseTime) / out.answer;
+    for (int i = 1; i <= kPlaces && !course.isRolling(); ++i) {
+        const double at = course.length_m() * i / kPlaces;
+        out.until_m.push_back(at);
+        out.until.push_back(i == kPlaces ? out.whole
+                                         : figureOfTimes(runs, [at](const RoadRun& run) { return run.passed_s(at); }));
     }
     return out;
 }
@@ -280,6 +342,10 @@ Course withCornerSpeeds(Course course, double tyreGrip) {
 DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& course) {
     DayRoad out;
     out.course = course;
+    if (course.held) {
+        out.whyNot = {"road.held_not_driven"};
+        return out;
+    }
     VehicleTaken taken = takeVehicle(day, analysis.place);
     if (!taken.whyNot.empty()) {
         out.whyNot = std::move(taken.whyNot);
@@ -294,7 +360,9 @@ DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& c
     takeLaunch(out.torque.range_rpm, taken);
     out.vehicle = std::move(taken.vehicle);
     out.course = withCornerSpeeds(course, out.vehicle.tyreGrip);
-    setAir(day, analysis, out);
+    const CourseAir air = courseAir(day, analysis, course);
+    out.airDensity_kg_m3 = air.density_kg_m3;
+    out.torque.airFactor = air.torqueFactor;
     out.taken = std::move(taken.taken);
     for (const BuildResult& build : analysis.builds)
         if (const EngineCurve engine = out.torque.of(analysis.rpm, build.torque_nm); engine.rpm.size() > 1)
@@ -343,7 +411,7 @@ double wayOf(const DayRoad& road, const RoadRun& run) {
     return road.course.isRolling() ? run.moments.back().distance_m : road.course.length_m();
 }
 
-LeadAlong leadAlong(const DayRoad& road, const std::string& from, const std::string& to) {
+LeadAlong leadAlong(const DayAnalysis& analysis, const DayRoad& road, const std::string& from, const std::string& to) {
     constexpr int kPoints = 200;
     LeadAlong out;
     const RoadBuild* a = road.build(from);
@@ -351,6 +419,8 @@ LeadAlong leadAlong(const DayRoad& road, const std::string& from, const std::str
     const RoadDifference* difference = road.find(from, to);
     if (!a || !b)
         return out;
+    const bool known = difference && std::isfinite(difference->low_s);
+    const std::vector<Reach> reaches = known ? reachesAlong(analysis, road, *a, *b) : std::vector<Reach>{};
     const double way = std::min(wayOf(road, a->run), wayOf(road, b->run));
     for (int i = 0; i <= kPoints; ++i) {
         const double at = way * i / kPoints;
@@ -358,11 +428,14 @@ LeadAlong leadAlong(const DayRoad& road, const std::string& from, const std::str
         const double later = b->run.passed_s(at) - passed;
         out.distance_m.push_back(at);
         out.later_s.push_back(later);
-        if (!difference || !std::isfinite(difference->low_s))
+        if (!known || (reaches.empty() && !road.course.isRolling()))
             continue;
         const double share = passed / a->run.time_s;
-        out.low_s.push_back(later + share * (difference->low_s - difference->delta_s));
-        out.high_s.push_back(later + share * (difference->high_s - difference->delta_s));
+        const Reach reach = reaches.empty() ? Reach{share * (difference->low_s - difference->delta_s),
+                                                    share * (difference->high_s - difference->delta_s)}
+                                            : between(road.times->until_m, reaches, at);
+        out.low_s.push_back(later + reach.less_s);
+        out.high_s.push_back(later + reach.more_s);
     }
     return out;
 }
@@ -375,6 +448,8 @@ std::optional<Statement> cornerName(const Course& course, size_t piece) {
 }
 
 Statement courseName(const Course& course) {
+    if (course.held)
+        return {"course.held", {Rpm{course.held->rpm}, decimals(course.held->halfWidth_rpm, 0, "rpm")}};
     if (builtInCourse(course.name))
         return {"course." + course.name};
     return {"course.own", {course.name}};

@@ -57,6 +57,26 @@ struct CourseTorque {
     [[nodiscard]] EngineCurve of(const std::vector<double>& rpm, const std::vector<double>& torque_nm) const;
 };
 
+/// Course times of the pulls as one number each, on the scale of log power: minus the log of the time over how much the
+/// time answers to power. So drift, repeats and refitting count as they do for power.
+struct CourseFigure {
+    Eigen::VectorXd ofPull; ///< NaN for a pull that does not arrive
+    double answer = 0.0;    ///< -d ln(time) / d ln(power); 0: the time does not answer, nothing is of a pull
+    /// Seconds more than `base_s` that a difference on that scale is worth.
+    [[nodiscard]] double seconds(double difference, double base_s) const;
+};
+
+/// The whole course, and the way up to places along it.
+struct CourseTimes {
+    CourseFigure whole;
+    std::vector<double> until_m; ///< rising; none of a course between two speeds
+    std::vector<CourseFigure> until;
+};
+/// `base`: a curve that arrives, about which the time is taken to answer to power evenly. Nothing when the whole time
+/// does not answer.
+std::optional<CourseTimes> courseTimes(const DayModel& model, const CourseTorque& torque, const RoadVehicle& vehicle,
+                                       const Course& course, double airDensity_kg_m3, const EngineCurve& base);
+
 /// What the day's curves are worth on a course.
 struct DayRoad {
     Course course; ///< every corner with the speed that bounds it
@@ -65,6 +85,7 @@ struct DayRoad {
     CourseTorque torque;
     std::vector<Statement> taken;
     std::vector<RoadBuild> builds;
+    std::optional<CourseTimes> times;        ///< of its pulls
     std::vector<RoadDifference> differences; ///< the day's comparisons
     std::vector<RoadDifference> others;      ///< every other pair, and each the other way round
     Statement whyNot;                        ///< nothing could be driven
@@ -76,18 +97,6 @@ struct DayRoad {
     [[nodiscard]] const RoadDifference* find(const std::string& from, const std::string& to) const;
 };
 
-/// Course times of the pulls as one number each, on the scale of log power: minus the log of the time over how much the
-/// time answers to power. So drift, repeats and refitting count as they do for power.
-struct CourseFigure {
-    Eigen::VectorXd ofPull; ///< NaN for a pull that does not arrive
-    double answer = 0.0;    ///< -d ln(time) / d ln(power)
-    /// Seconds more than `base_s` that a difference on that scale is worth.
-    [[nodiscard]] double seconds(double difference, double base_s) const;
-};
-/// `base`: a curve that arrives, about which the time is taken to answer to power evenly.
-std::optional<CourseFigure> courseFigure(const DayModel& model, const CourseTorque& torque, const RoadVehicle& vehicle,
-                                         const Course& course, double airDensity_kg_m3, const EngineCurve& base);
-
 /// The course with a speed for each corner of which only the radius is known: v^2 = grip * g * radius.
 Course withCornerSpeeds(Course course, double tyreGrip);
 
@@ -96,16 +105,16 @@ SpeedWeights useOnCourse(const DayRoad& road, const std::string& build = {});
 
 DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& course);
 
-/// How much later a build passes each place than another, over the way that both drove; the interval of the whole time
-/// is spread in proportion to the time. Without an interval low and high are empty; nothing for builds that do not
-/// arrive.
+/// How much later a build passes each place than another, over the way that both drove, each with its own 95 %
+/// interval: the time up to there goes through the day's model. Between two speeds the interval of the whole time is
+/// spread in proportion to the time. Without an interval low and high are empty; nothing for builds that do not arrive.
 struct LeadAlong {
     std::vector<double> distance_m;
     std::vector<double> later_s;
     std::vector<double> low_s;
     std::vector<double> high_s;
 };
-LeadAlong leadAlong(const DayRoad& road, const std::string& from, const std::string& to);
+LeadAlong leadAlong(const DayAnalysis& analysis, const DayRoad& road, const std::string& from, const std::string& to);
 /// Length of the way that a run drove.
 double wayOf(const DayRoad& road, const RoadRun& run);
 

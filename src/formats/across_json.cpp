@@ -48,6 +48,10 @@ Json cellAnswer(const CellHistory& cell) {
     if (cell.chart.shift)
         out["moved"] = {{"since_day", cell.runs[cell.chart.shift->since].day},
                         {"size_pct", percentOfLog(cell.chart.shift->size)}};
+    out["checks"] = Json::array();
+    for (const DatedCheck& check : cell.checks)
+        out["checks"].push_back(
+            {{"date", check.date}, {"of", check.ofLoadCell ? "load_cell" : "station"}, {"off_pct", check.off_pct}});
     return out;
 }
 
@@ -72,6 +76,20 @@ Json curveJson(const CurveAcross& curve) {
               {"high_pct", percents(curve.delta + curve.simultaneousHalf)}}}};
 }
 
+Json forTheirSizeJson(const AcrossAnswer& answer) {
+    const ForTheirSize& size = *answer.forTheirSize;
+    const auto limit = [&](double AcrossDays::*end) {
+        return answer.interval ? Json(percentOfLog(*answer.interval.*end + size.logSize)) : Json(nullptr);
+    };
+    return {{"from_kw_per_litre", size.from_kw_per_litre},
+            {"to_kw_per_litre", size.to_kw_per_litre},
+            {"from_bmep_bar", optionalJson(size.from_bmep_bar)},
+            {"to_bmep_bar", optionalJson(size.to_bmep_bar)},
+            {"delta_pct", percentOfLog(answer.estimate + size.logSize)},
+            {"low_pct", limit(&AcrossDays::low)},
+            {"high_pct", limit(&AcrossDays::high)}};
+}
+
 Json pairJson(const AcrossAnswer& answer) {
     Json through = Json::array();
     for (const BuildOfDay& build : answer.through)
@@ -82,17 +100,23 @@ Json pairJson(const AcrossAnswer& answer) {
     const auto limit = [&](double AcrossDays::*end) {
         return answer.interval ? Json(percentOfLog(*answer.interval.*end)) : Json(nullptr);
     };
-    return {{"from", answer.from.text()},
-            {"to", answer.to.text()},
-            {"connected_through", std::move(through)},
-            {"delta_pct", percentOfLog(answer.estimate)},
-            {"low_pct", limit(&AcrossDays::low)},
-            {"high_pct", limit(&AcrossDays::high)},
-            {"from_rpm", answer.over.low},
-            {"to_rpm", answer.over.high},
-            {"odd", std::move(odd)},
-            {"note", Voice::forFiles().say(acrossNotes(answer))},
-            {"summary", Voice::forFiles().say(acrossSummary(answer))}};
+    Json out{{"from", answer.from.text()},
+             {"to", answer.to.text()},
+             {"connected_through", std::move(through)},
+             {"delta_pct", percentOfLog(answer.estimate)},
+             {"low_pct", limit(&AcrossDays::low)},
+             {"high_pct", limit(&AcrossDays::high)},
+             {"from_rpm", answer.over.low},
+             {"to_rpm", answer.over.high},
+             {"odd", std::move(odd)},
+             {"note", Voice::forFiles().say(acrossNotes(answer))},
+             {"summary", Voice::forFiles().say(acrossSummary(answer))}};
+    out["differs"] = Json::array();
+    for (const Change& change : answer.differs)
+        out["differs"].push_back({{"part", change.part}, {"from", change.from}, {"to", change.to}});
+    if (answer.forTheirSize)
+        out["for_their_size"] = forTheirSizeJson(answer);
+    return out;
 }
 
 } // namespace

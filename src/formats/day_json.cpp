@@ -3,9 +3,11 @@
 #include "formats/day_json.h"
 
 #include "formats/article_json.h"
+#include "formats/cell_check_json.h"
 #include "formats/credit_notes_json.h"
 #include "formats/json_writer.h"
 #include "formats/plan_json.h"
+#include "formats/weather_json.h"
 #include "words/voice.h"
 
 #include <set>
@@ -29,6 +31,10 @@ Cell readCell(ObjectReader in) {
     out.rollerRadius_m = in.number("roller_radius_m");
     out.rollerLimit_kmh = in.number("roller_limit_kmh");
     out.altitude_m = in.number("altitude_m");
+    if (in.has("load_cell_check"))
+        out.loadCellCheck = loadCellCheckFromJson(in.object("load_cell_check"));
+    if (in.has("station_check"))
+        out.stationCheck = stationCheckFromJson(in.object("station_check"));
     out.unknownKeys = in.unknownKeys();
     return out;
 }
@@ -77,30 +83,7 @@ ControlWindow readControlWindow(ObjectReader in) {
     return out;
 }
 
-constexpr std::pair<const char*, HumidityKind> kHumidityKeys[] = {
-    {"humidity_pct", HumidityKind::RelativeHumidity_pct},
-    {"dew_point_c", HumidityKind::DewPoint_c},
-    {"wet_bulb_c", HumidityKind::WetBulb_c},
-    {"vapour_pressure_kpa", HumidityKind::VapourPressure_kpa},
-};
-
 /// Weather needs temperature, pressure and one humidity; less is "not known".
-std::optional<Atmosphere> readWeather(ObjectReader in, std::string& unknownKeys) {
-    const auto temperature = in.number("temperature_c");
-    const auto pressure = in.number("pressure_kpa");
-    std::optional<Humidity> humidity;
-    for (const auto& [key, kind] : kHumidityKeys)
-        if (const auto value = in.number(key); value && !humidity)
-            humidity = Humidity{kind, *value};
-    unknownKeys = in.unknownKeys();
-    if (!temperature && !pressure && !humidity)
-        return std::nullopt;
-    if (!temperature || !pressure || !humidity)
-        throw DataError(Problem::MissingKey, {},
-                        in.place(!temperature ? "temperature_c" : (!pressure ? "pressure_kpa" : "humidity_pct")));
-    return Atmosphere{*temperature, *pressure * 1000.0, *humidity};
-}
-
 MeasuredAt measuredAtNamed(const std::string& name, const Place& place) {
     for (size_t i = 0; i < kMeasuredAt.size(); ++i)
         if (name == kMeasuredAt[i])
@@ -174,7 +157,7 @@ Pull readPull(ObjectReader in) {
     out.started = in.text("started");
     if (!out.started.empty() && !secondsOf(out.started))
         throw DataError(Problem::BadValue, {out.started, Statement{"not_allowed.time"}}, in.place("started"));
-    out.weather = readWeather(in.object("weather"), out.unknownWeatherKeys);
+    out.weather = weatherFromJson(in.object("weather"), out.unknownWeatherKeys);
     out.gear = in.integer("gear");
     out.ratio = in.number("ratio");
     if (const std::string at = in.text("measured_at"); !at.empty())
@@ -224,6 +207,10 @@ Json cellJson(const Cell& cell) {
     out["roller_radius_m"] = optionalJson(cell.rollerRadius_m);
     putKnown(out, "roller_limit_kmh", cell.rollerLimit_kmh);
     putKnown(out, "altitude_m", cell.altitude_m);
+    if (cell.loadCellCheck)
+        out["load_cell_check"] = loadCellCheckToJson(*cell.loadCellCheck);
+    if (cell.stationCheck)
+        out["station_check"] = stationCheckToJson(*cell.stationCheck);
     addUnknown(out, cell.unknownKeys);
     return out;
 }
@@ -266,14 +253,7 @@ Json windowJson(const ControlWindow& window) {
 }
 
 Json pullJson(const Pull& pull) {
-    Json weather = Json::object();
-    if (pull.weather) {
-        weather["temperature_c"] = pull.weather->temperature_c;
-        weather["pressure_kpa"] = pull.weather->pressure_pa / 1000.0;
-        for (const auto& [key, kind] : kHumidityKeys)
-            if (kind == pull.weather->humidity.kind)
-                weather[key] = pull.weather->humidity.value;
-    }
+    Json weather = pull.weather ? weatherToJson(*pull.weather) : Json::object();
     addUnknown(weather, pull.unknownWeatherKeys);
     Json out;
     out["id"] = pull.id;

@@ -80,6 +80,18 @@ PullRecord readPull(ObjectReader in) {
     return out;
 }
 
+void putCheck(Json& out, const char* key, const std::optional<CheckRecord>& check) {
+    if (check)
+        out[key] = {{"date", check->date}, {"off_pct", check->off_pct}};
+}
+
+std::optional<CheckRecord> readCheck(ObjectReader& in, const char* key) {
+    if (!in.has(key))
+        return std::nullopt;
+    ObjectReader one = in.object(key);
+    return CheckRecord{one.text("date"), one.number("off_pct").value_or(0.0)};
+}
+
 } // namespace
 
 std::string recordToJson(const DayRecord& record) {
@@ -89,6 +101,8 @@ std::string recordToJson(const DayRecord& record) {
     out["name"] = record.name;
     out["date"] = record.date;
     out["article"] = record.article;
+    putKnown(out, "displacement_cc", record.displacement_cc);
+    putKnown(out, "strokes", record.strokes);
     out["cell"] = record.cell;
     out["cell_kind"] = record.cellKind;
     out["measured_at"] = record.measuredAt;
@@ -111,6 +125,8 @@ std::string recordToJson(const DayRecord& record) {
     out["protected_from_drift"] = record.protectedFromDrift;
     putKnown(out, "temperature_c", record.temperature_c);
     putKnown(out, "pressure_kpa", record.pressure_kpa);
+    putCheck(out, "load_cell_check", record.loadCell);
+    putCheck(out, "station_check", record.station);
     return dumpJson(out);
 }
 
@@ -123,6 +139,8 @@ DayRecord recordFromJson(std::string_view text, const std::string& from) {
     out.name = in.text("name");
     out.date = in.text("date");
     out.article = in.text("article");
+    out.displacement_cc = in.number("displacement_cc");
+    out.strokes = in.integer("strokes");
     out.cell = in.text("cell");
     out.cellKind = in.text("cell_kind");
     out.measuredAt = in.text("measured_at");
@@ -145,6 +163,8 @@ DayRecord recordFromJson(std::string_view text, const std::string& from) {
     out.protectedFromDrift = in.flag("protected_from_drift", false);
     out.temperature_c = in.number("temperature_c");
     out.pressure_kpa = in.number("pressure_kpa");
+    out.loadCell = readCheck(in, "load_cell_check");
+    out.station = readCheck(in, "station_check");
     return out;
 }
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/compare/judge.h"
 #include "core/compare/sentence.h"
+#include "core/plan/cell_checks.h"
 #include "core/plan/named_use.h"
 #include "report/figures.h"
 #include "report/sections.h"
@@ -134,6 +135,11 @@ void addMethod(Section& out, const Telling& t) {
     addParagraph(out, t.said("sheet.safety"), Tone::Quiet, true);
 }
 
+void addChecks(Section& out, const Telling& t) {
+    for (const Statement& line : cellCheckLines(t.day.cell, t.analysis.settings.reduce.standard, engineForAir(t.day)))
+        addParagraph(out, t.voice.say(line), Tone::Quiet, true);
+}
+
 } // namespace
 
 Section pairSection(const Telling& t, const Comparison& comparison, const SheetSections& sections) {
@@ -152,6 +158,8 @@ Section pairSection(const Telling& t, const Comparison& comparison, const SheetS
         addBands(out, t, comparison);
     if (sections.leftOut)
         addLeftOut(out, t);
+    if (sections.checks)
+        addChecks(out, t);
     if (sections.method)
         addMethod(out, t);
     return out;

@@ -5,6 +5,7 @@
 #include "core/compare/quantity.h"
 #include "core/history/over_days.h"
 #include "core/road/day_road.h"
+#include "core/road/held_speed.h"
 #include "report/telling.h"
 
 namespace hillrun::report {
@@ -16,6 +17,7 @@ struct SheetSections {
     bool difference = true;
     bool bands = true;
     bool leftOut = true;
+    bool checks = true; ///< of the cell's instruments, where the day keeps some
     bool method = true;
     bool field = true;     ///< a page for all builds at once, of a day with three and more
     bool credit = true;    ///< a page for what each part gives, when it was worked out
@@ -43,6 +45,8 @@ Section daysSection(const Telling& t, const OverDays& over);
 
 /// What a pair is worth on the course that the day keeps; without a difference it says why.
 Section roadSection(const Telling& t, const DayRoad& road, const RoadDifference* difference);
+/// The same at one engine speed held.
+Section heldSection(const Telling& t, const HeldAnswer& answer, const HeldDifference* difference);
 
 /// Another curve of two builds.
 Section quantitySection(const Telling& t, const QuantityAnswer& answer, const QuantityPair& pair);

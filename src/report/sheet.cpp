@@ -39,6 +39,10 @@ void numberPages(Document& out, const Telling& t) {
 
 /// A comparison, driven.
 Section onCourse(const Telling& t, const Comparison& pair, const Course& course) {
+    if (course.held) {
+        const HeldAnswer answer = heldAnswer(t.day, t.analysis, course);
+        return heldSection(t, answer, answer.find(pair.from, pair.to));
+    }
     const DayRoad road = dayRoad(t.day, t.analysis, course);
     return roadSection(t, road, road.find(pair.from, pair.to));
 }

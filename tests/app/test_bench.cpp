@@ -4,8 +4,10 @@
 // The Bench page and the school of a boosted day, driven as a person does.
 
 #include "app/prepare/article_dialog.h"
+#include "app/report/report_page.h"
 #include "app/workbench/bench_page.h"
 #include "app/workbench/dyno_content.h"
+#include "app/workbench/load_cell_panel.h"
 #include "app_support.h"
 #include "core/pull/roller_inertia.h"
 
@@ -238,4 +240,92 @@ TEST_CASE("road speed in each gear, inertia of rollers and units are worked out 
     w.find<QComboBox>("benchUnit")->setCurrentText(u"mph"_s);
     INFO(w.text("unitOthers").toStdString());
     CHECK(w.text("unitOthers").contains(u"1.6093\u00A0km/h"_s));
+}
+
+TEST_CASE("the load cell is checked by masses on an arm, and the check is kept with the cell") {
+    BenchWindow w(test::rollerDay());
+    w.trigger("bench.checks");
+    auto* keep = w.find<QPushButton>("keepLoadCell");
+    CHECK_FALSE(keep->isEnabled());
+    CHECK_FALSE(w.find<Board>("loadCellBoard")->isVisible());
+    w.type("checkArm", u"750"_s);
+    w.type("checkArmWithin", u"0,5"_s);
+    const double masses[] = {0.0, 10.0, 20.0, 10.0, 0.0};
+    for (int i = 0; i < 5; ++i) {
+        const double torque = masses[i] * 0.75 * 9.80665 * 1.01 + (i > 2 ? 0.2 : 0.0);
+        w.type(qPrintable(u"hungMass%1"_s.arg(i + 1)), QString::number(masses[i]));
+        w.type(qPrintable(u"hungRead%1"_s.arg(i + 1)), QString::number(torque, 'f', 2).replace(u'.', u','));
+    }
+    CHECK(w.text("loadCellAnswer").contains(u"load cell"_s));
+    CHECK(w.text("loadCellFigures").contains(u"zero came back within 0.2"_s));
+    CHECK(w.text("loadCellFigures").contains(u"coming down against going up"_s));
+    const BoardContent board = w.find<Board>("loadCellBoard")->content();
+    REQUIRE(board.series.size() == 2);
+    CHECK(board.series[0].x.size() == 3);
+    CHECK(board.series[1].x.size() == 2);
+    auto* date = w.find<QLineEdit>("LoadCellDate");
+    date->setText(u"May"_s);
+    Q_EMIT date->editingFinished();
+    CHECK_FALSE(keep->isEnabled());
+    date->setText(u"2026-05-16"_s);
+    Q_EMIT date->editingFinished();
+    REQUIRE(keep->isEnabled());
+    keep->click();
+    REQUIRE(w.day().cell.loadCellCheck);
+    CHECK(w.day().cell.loadCellCheck->date == "2026-05-16");
+    CHECK(w.day().cell.loadCellCheck->arm_m == Approx(0.75));
+    CHECK(w.day().cell.loadCellCheck->hung.size() == 5);
+    REQUIRE(w.settled());
+    w.window->showPage("report");
+    REQUIRE(w.settled());
+    CHECK(w.find<ReportPage>("reportPage")->shownText().contains(u"Load cell checked 2026-05-16"_s));
+    w.find<QCheckBox>("section5")->click();
+    CHECK_FALSE(w.find<ReportPage>("reportPage")->shownText().contains(u"Load cell checked"_s));
+
+    // Undone, what was typed is still there to be kept again; cleared, the day keeps none, and undo gives it back.
+    w.window->document().undoStack().undo();
+    CHECK_FALSE(w.day().cell.loadCellCheck);
+    CHECK(w.find<NumberField>("hungMass3")->number() == 20.0);
+    keep->click();
+    REQUIRE(w.day().cell.loadCellCheck);
+    w.find<QPushButton>("clearLoadCell")->click();
+    CHECK_FALSE(w.day().cell.loadCellCheck);
+    CHECK_FALSE(w.find<NumberField>("hungMass3")->number());
+    w.window->document().undoStack().undo();
+    REQUIRE(w.day().cell.loadCellCheck);
+    CHECK(w.find<NumberField>("hungMass3")->number() == 20.0);
+}
+
+TEST_CASE("more masses are hung than there are lines at first") {
+    BenchWindow w(test::rollerDay());
+    w.trigger("bench.checks");
+    w.type("checkArm", u"500"_s);
+    for (int i = 1; i <= 12; ++i) {
+        w.type(qPrintable(u"hungMass%1"_s.arg(i)), QString::number(i % 7));
+        w.type(qPrintable(u"hungRead%1"_s.arg(i)), QString::number(4.9 * (i % 7)));
+    }
+    CHECK(w.find<LoadCellPanel>("loadCellPanel")->check().hung.size() == 12);
+}
+
+TEST_CASE("the weather station is checked beside a better instrument") {
+    BenchWindow w(test::rollerDay());
+    w.trigger("bench.checks");
+    auto* keep = w.find<QPushButton>("keepStation");
+    CHECK_FALSE(keep->isEnabled());
+    for (const auto& [field, value] :
+         {std::pair("stationPressure", u"100,0"_s), std::pair("stationTemperature", u"21"_s),
+          std::pair("stationHumidity", u"55"_s), std::pair("referencePressure", u"99.2"_s),
+          std::pair("referenceTemperature", u"20"_s), std::pair("referenceHumidity", u"50"_s)})
+        w.type(field, value);
+    CHECK(w.text("stationAnswer").contains(u"+0.80"_s));
+    CHECK(w.text("stationMeans").contains(u"%"_s));
+    REQUIRE(keep->isEnabled());
+    keep->click();
+    REQUIRE(w.day().cell.stationCheck);
+    CHECK(w.day().cell.stationCheck->station.pressure_pa == Approx(100000.0));
+    CHECK(w.day().cell.stationCheck->date == QDate::currentDate().toString(Qt::ISODate).toStdString());
+    w.window->document().undoStack().undo();
+    CHECK_FALSE(w.day().cell.stationCheck);
+    w.find<QPushButton>("clearStation")->click();
+    CHECK_FALSE(w.find<NumberField>("stationPressure")->number());
 }

@@ -180,6 +180,13 @@ TEST_CASE("a moved cell is marked on its boards") {
     REQUIRE(board.shades.size() == 1);
     CHECK(board.shades[0].from == Approx(static_cast<double>(cell.chart.shift->since) + 0.5));
     CHECK(sumBoard(cell, Theme::paper()).yRange->high > 6.0);
+    CHECK(board.marks.empty());
+    cell.checks = {{"2025-01-12", true, 0.8}, {"2025-01-12", false, -0.2}};
+    const BoardContent checked = levelBoard(cell, Theme::paper());
+    REQUIRE(checked.marks.size() == 2);
+    CHECK(checked.marks[0].x == 2.5); // after the runs of the 10th and 11th
+    CHECK(checked.marks[0].word.contains(u"load cell"_s));
+    CHECK(cellLines(cell).contains(u"2025-01-12"_s));
     CHECK(cellSentence({}).contains(u"No day"_s));
     CHECK(levelBoard({}, Theme::paper()).series.empty());
     cell.chart = {};

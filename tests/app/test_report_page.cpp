@@ -30,10 +30,10 @@ TEST_CASE("Report shows field and credit behind the pair, and takes them off") {
     CHECK(page.sheets().size() == 3);
     CHECK(page.shownText().contains(u"fair share"_s));
     CHECK(w.analysis().settings.credit); // it is worked out while it is looked at
-    w.find<QCheckBox>("section8")->click();
+    w.find<QCheckBox>("section9")->click();
     CHECK(page.sheets().size() == 2);
     CHECK_FALSE(page.shownText().contains(u"fair share"_s));
-    w.find<QCheckBox>("section7")->click();
+    w.find<QCheckBox>("section8")->click();
     CHECK(page.sheets().size() == 1);
 }
 
@@ -122,6 +122,6 @@ TEST_CASE("the other curve of Compare goes onto its own page and into the table"
     const QString csv = readBack(target.toStdString());
     CHECK(csv.contains(u",A_boost [kPa],"_s));
     CHECK(csv.contains(u",A_to_B_boost_difference [kPa],A_to_B_boost_pointwise95_low [kPa],"_s));
-    w.find<QCheckBox>("section6")->click();
+    w.find<QCheckBox>("section7")->click();
     CHECK(reportOf(w).sheets().size() == 3);
 }

@@ -229,6 +229,64 @@ TEST_CASE("two articles beside each other carry their caution") {
     CHECK(answer.otherArticle); // the same pipe does not make one engine the other
     CHECK(answer.kind == AcrossKind::ByTheCell);
     CHECK(inEnglish(acrossNotes(answer)).find("engines differ in more than the part") != std::string::npos);
+    CHECK_FALSE(answer.forTheirSize); // no displacement is known
+    CHECK(answer.differs.empty());    // the same pipe
+}
+
+TEST_CASE("two engines of known size are compared for their size first") {
+    Workshop shop(7);
+    DayRecord& small = shop.day("d1", "2026-05-01", "ABA", "Flat twin");
+    DayRecord& large = shop.day("d2", "2026-05-02", "ACA", "Rival twin");
+    for (int i = 0; i < 6; ++i)
+        shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
+    small.displacement_cc = 800.0;
+    small.strokes = 4;
+    large.displacement_cc = 1000.0;
+    large.strokes = 2;
+    for (DayRecord* day : {&small, &large})
+        for (BuildRecord& build : day->builds) {
+            build.peakPower_w = day == &small ? 48000.0 : 50000.0;
+            build.peakTorque_nm = 80.0;
+        }
+    const AcrossAnswer answer = compareAcross({"d1", "A"}, {"d2", "C"}, shop.named({"d1", "d2"}), shop.all());
+    REQUIRE(answer.forTheirSize);
+    CHECK(answer.forTheirSize->from_kw_per_litre == Approx(60.0));
+    CHECK(answer.forTheirSize->to_kw_per_litre == Approx(50.0));
+    // BMEP = 2 pi T (strokes / 2) / V: 80 N.m of 0.8 l in four strokes, of 1.0 l in two
+    CHECK(answer.forTheirSize->from_bmep_bar.value() == Approx(4.0 * M_PI * 80.0 / 0.8e-3 / 1e5));
+    CHECK(answer.forTheirSize->to_bmep_bar.value() == Approx(2.0 * M_PI * 80.0 / 1.0e-3 / 1e5));
+    CHECK(answer.forTheirSize->logSize == Approx(std::log(0.8)));
+    REQUIRE(answer.differs.size() == 1);
+    CHECK(answer.differs[0] == Change{"pipe", "pipe A", "pipe C"});
+    const std::vector<Statement> said = acrossSummary(answer);
+    REQUIRE(said.size() == 2);
+    CHECK(inEnglish(said[0]).find("For its size, C of 2026-05-02 gives") == 0);
+    CHECK(inEnglish(said[0]).find("50.0 kW/l against 60.0 kW/l") != std::string::npos);
+    CHECK(inEnglish(acrossNotes(answer)).find("pipe A") != std::string::npos);
+    CHECK(inEnglish(acrossNotes(answer)).find("Mean effective pressure") != std::string::npos);
+    large.displacement_cc.reset();
+    CHECK_FALSE(compareAcross({"d1", "A"}, {"d2", "C"}, shop.named({"d1", "d2"}), shop.all()).forTheirSize);
+    // Builds of one article are not asked for their size.
+    CHECK_FALSE(compareAcross({"d1", "A"}, {"d1", "B"}, shop.named({"d1"}), shop.all()).forTheirSize);
+}
+
+TEST_CASE("checks of the cell stand by their dates, each once") {
+    Workshop shop(3);
+    shop.day("d1", "2026-01-01", "AA").loadCell = CheckRecord{"2025-12-30", 0.8};
+    shop.day("d2", "2026-02-01", "AA").loadCell = CheckRecord{"2025-12-30", 0.8};
+    DayRecord& last = shop.day("d3", "2026-03-01", "AA");
+    last.loadCell = CheckRecord{"2026-02-20", -0.1};
+    last.station = CheckRecord{"2026-01-15", 0.3};
+    const CellHistory cell = cellHistory(shop.all());
+    REQUIRE(cell.checks.size() == 3);
+    CHECK(cell.checks[0] == DatedCheck{"2025-12-30", true, 0.8});
+    CHECK(cell.checks[1] == DatedCheck{"2026-01-15", false, 0.3});
+    CHECK(cell.checks[2] == DatedCheck{"2026-02-20", true, -0.1});
+    const std::string said = inEnglish(checkLines(cell.checks));
+    CHECK(said.find("Load cell last checked 2026-02-20") != std::string::npos);
+    CHECK(said.find("2025-12-30") == std::string::npos);
+    CHECK(said.find("Weather station last checked 2026-01-15") != std::string::npos);
+    CHECK(checkLines({}).empty());
 }
 
 TEST_CASE("a cell learns what it repeats within, what refitting and what a day adds") {
@@ -443,6 +501,10 @@ TEST_CASE("a day's record holds what the day gave") {
     TestDay day = test::smallDay("A3 B3 A3", 3.0);
     for (Pull& pull : day.pulls)
         pull.sha256 = std::string(64, pull.id.back());
+    day.article.engine.displacement_cc = 1170.0;
+    day.article.engine.strokes = 4;
+    day.cell.loadCellCheck = LoadCellCheck{"2026-05-01", 1.0, {}, {}, 1.0, {{0.0, 0.0}, {50.0, 50.5}}, {}};
+    day.cell.stationCheck = StationCheck{"2026-05-02", {25.0, 100000.0, {}}, {25.0, 99000.0, {}}, {}, {}, {}};
     DrawCache cache;
     const DayAnalysis analysis = analyse(day, {}, cache);
     const DayRecord record = recordOf(day, analysis);
@@ -450,6 +512,13 @@ TEST_CASE("a day's record holds what the day gave") {
     CHECK(record.protectedFromDrift);
     CHECK(record.levelSd == analysis.model->levelSd);
     CHECK(record.freedom == analysis.model->degreesOfFreedom);
+    CHECK(record.displacement_cc == 1170.0);
+    CHECK(record.strokes == 4);
+    REQUIRE(record.loadCell);
+    CHECK(record.loadCell->date == "2026-05-01");
+    CHECK(record.loadCell->off_pct == Approx(1.0));
+    REQUIRE(record.station);
+    CHECK(record.station->off_pct == Approx(-1.18).margin(0.01)); // SAE J1349: -118 (1 - 99/100)
     CHECK(record.builds.size() == 2);
     CHECK(record.peakPower_w().value() > 60000.0);
     CHECK_FALSE(record.summary.empty());

@@ -27,7 +27,8 @@ CellShown cellFrom(Logbook& logbook, const std::string& name) {
             cell.dayToDay,
             cell.reference,
             cell.runs,
-            cell.chart};
+            cell.chart,
+            cell.checks};
 }
 
 BoardSeries seriesOf(const CellShown& cell, const QPen& pen, double dots, const QString& label,
@@ -41,6 +42,11 @@ BoardSeries seriesOf(const CellShown& cell, const QPen& pen, double dots, const 
         out.y.push_back(value(i));
     }
     return out;
+}
+
+double runsBefore(const CellShown& cell, const std::string& date) {
+    return static_cast<double>(
+        std::count_if(cell.runs.begin(), cell.runs.end(), [&](const ReferenceRun& run) { return run.date < date; }));
 }
 
 RpmRange runsRange(const CellShown& cell) { return {0.5, static_cast<double>(cell.runs.size()) + 0.5}; }
@@ -62,6 +68,10 @@ BoardContent levelBoard(const CellShown& cell, const Theme& theme) {
     out.yRange = RpmRange{-1.4 * farthest, 1.4 * farthest}; // room for the word below the lowest point
     out.series.push_back(seriesOf(cell, QPen(theme.rule, 1.0), 0.0, {}, level));
     out.series.push_back(seriesOf(cell, QPen(theme.mark, 1.0), 7.0, {}, level));
+    for (const DatedCheck& check : cell.checks)
+        out.marks.push_back({runsBefore(cell, check.date) + 0.5, 0.0, theme.quietInk,
+                             (check.ofLoadCell ? QObject::tr("load cell %1") : QObject::tr("station %1"))
+                                 .arg(percentText(check.off_pct))});
     if (const auto& shift = cell.chart.shift)
         out.shades.push_back({static_cast<double>(shift->since) + 0.5, out.xRange->high,
                               theme.faded(theme.warning, 0.18),
@@ -104,6 +114,8 @@ QString cellSentence(const CellShown& cell) {
 QString cellLines(const CellShown& cell) {
     QStringList out;
     for (const Statement& line : cellFigures(cell.repeatability, cell.refit, cell.dayToDay))
+        out << qs(line);
+    for (const Statement& line : checkLines(cell.checks))
         out << qs(line);
     return out.join(u'\n');
 }

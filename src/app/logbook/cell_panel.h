@@ -18,6 +18,7 @@ struct CellShown {
     std::optional<BuildOfDay> reference;
     std::vector<ReferenceRun> runs;
     ControlChart chart;
+    std::vector<DatedCheck> checks;
 };
 
 /// The reference build's levels in order of time, and below the two sums of the control chart.

@@ -1496,8 +1496,8 @@
         <translation>Geschwindigkeit, km/h · die Gänge von %1</translation>
     </message>
     <message>
-        <source>%1 later than %2, s · band: 95&#xa0;%, in proportion to the time</source>
-        <translation>%1 später als %2, s · Band: 95&#xa0;%, im Verhältnis zur Zeit</translation>
+        <source>%1 later than %2, s · band: 95&#xa0;% at each place</source>
+        <translation>%1 später als %2, s · Band: 95&#xa0;% an jeder Stelle</translation>
     </message>
     <message>
         <source>Whole way</source>
@@ -1506,6 +1506,50 @@
     <message>
         <source>At its end</source>
         <translation>Am Ende</translation>
+    </message>
+    <message>
+        <source>load cell %1</source>
+        <translation>Kraftmessdose %1</translation>
+    </message>
+    <message>
+        <source>station %1</source>
+        <translation>Station %1</translation>
+    </message>
+    <message>
+        <source>Power, %1</source>
+        <translation>Leistung, %1</translation>
+    </message>
+    <message>
+        <source>held</source>
+        <translation>gehalten</translation>
+    </message>
+    <message>
+        <source>Power held</source>
+        <translation>Gehaltene Leistung</translation>
+    </message>
+    <message>
+        <source>Shown off the straight line, N·m</source>
+        <translation>Abweichung der Anzeige von der Geraden, N·m</translation>
+    </message>
+    <message>
+        <source>hung, N·m</source>
+        <translation>angehängt, N·m</translation>
+    </message>
+    <message>
+        <source>zero: %1%2&#xa0;N·m</source>
+        <translation>Nullpunkt: %1%2&#xa0;N·m</translation>
+    </message>
+    <message>
+        <source>zero came back within %1</source>
+        <translation>Nullpunkt kam bis auf %1 wieder</translation>
+    </message>
+    <message>
+        <source>off the straight line: at most %1&#xa0;% of the highest</source>
+        <translation>neben der Geraden: höchstens %1&#xa0;% des höchsten</translation>
+    </message>
+    <message>
+        <source>coming down against going up: %1&#xa0;%</source>
+        <translation>abwärts gegen aufwärts: %1&#xa0;%</translation>
     </message>
 </context>
 <context>
@@ -2354,6 +2398,14 @@
         <source>Calculators, and the day&apos;s weather</source>
         <translation>Rechner, und das Wetter des Tages</translation>
     </message>
+    <message>
+        <source>Load cell, weather station</source>
+        <translation>Kraftmessdose, Wetterstation</translation>
+    </message>
+    <message>
+        <source>Check the load cell by masses on an arm, the weather station beside a better instrument</source>
+        <translation>Die Kraftmessdose mit Massen an einem Hebel prüfen, die Wetterstation neben einem besseren Gerät</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::BesidePanel</name>
@@ -2655,6 +2707,10 @@
     <message>
         <source>By the plan: %1</source>
         <translation>Nach dem Plan: %1</translation>
+    </message>
+    <message>
+        <source>It was taken off and fitted again: a new set begins</source>
+        <translation>Er wurde ab- und wieder angebaut: ein neuer Satz beginnt</translation>
     </message>
 </context>
 <context>
@@ -4003,6 +4059,29 @@
     </message>
 </context>
 <context>
+    <name>hillrun::KeepRow</name>
+    <message>
+        <source>Date of the check</source>
+        <translation>Datum der Prüfung</translation>
+    </message>
+    <message>
+        <source>today</source>
+        <translation>heute</translation>
+    </message>
+    <message>
+        <source>Keep with the cell</source>
+        <translation>Beim Prüfstand aufheben</translation>
+    </message>
+    <message>
+        <source>Clear</source>
+        <translation>Leeren</translation>
+    </message>
+    <message>
+        <source>A date such as 2026-05-16</source>
+        <translation>Ein Datum wie 2026-05-16</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::KeySheet</name>
     <message>
         <source>Keys</source>
@@ -4280,6 +4359,81 @@
     <message>
         <source>Listening …</source>
         <translation>Hört zu …</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::LoadCellPanel</name>
+    <message>
+        <source>Masses on the arm</source>
+        <translation>Massen am Hebel</translation>
+    </message>
+    <message>
+        <source>arm</source>
+        <translation>Hebel</translation>
+    </message>
+    <message>
+        <source>From the middle of the shaft to where the mass hangs, level</source>
+        <translation>Von der Wellenmitte bis dahin, wo die Masse hängt, waagrecht</translation>
+    </message>
+    <message>
+        <source>arm known within</source>
+        <translation>Hebel bekannt auf</translation>
+    </message>
+    <message>
+        <source>95&#xa0;%</source>
+        <translation>95&#xa0;%</translation>
+    </message>
+    <message>
+        <source>masses known within</source>
+        <translation>Massen bekannt auf</translation>
+    </message>
+    <message>
+        <source>95&#xa0;%, of all masses alike</source>
+        <translation>95&#xa0;%, aller Massen gleich</translation>
+    </message>
+    <message>
+        <source>gravity</source>
+        <translation>Schwere</translation>
+    </message>
+    <message>
+        <source>Of the place; left open: 9.80665</source>
+        <translation>Am Ort; offen gelassen: 9,80665</translation>
+    </message>
+    <message>
+        <source>As they are hung and taken off: begin and end with nothing on the arm (0).</source>
+        <translation>Wie sie angehängt und abgenommen werden: ohne Masse (0) beginnen und enden.</translation>
+    </message>
+    <message>
+        <source>hung</source>
+        <translation>angehängt</translation>
+    </message>
+    <message>
+        <source>shown</source>
+        <translation>gezeigt</translation>
+    </message>
+    <message>
+        <source>Mass %1</source>
+        <translation>Masse %1</translation>
+    </message>
+    <message>
+        <source>Torque shown with mass %1</source>
+        <translation>Drehmoment, das mit Masse %1 gezeigt wird</translation>
+    </message>
+    <message>
+        <source>What the load cell makes of them</source>
+        <translation>Was die Kraftmessdose daraus macht</translation>
+    </message>
+    <message>
+        <source>Type the arm and at least two masses with what the dyno shows.</source>
+        <translation>Den Hebel und mindestens zwei Massen mit dem eingeben, was der Prüfstand zeigt.</translation>
+    </message>
+    <message>
+        <source>Keep the check of the load cell</source>
+        <translation>Die Prüfung der Kraftmessdose aufheben</translation>
+    </message>
+    <message>
+        <source>Take the check of the load cell away</source>
+        <translation>Die Prüfung der Kraftmessdose wegnehmen</translation>
     </message>
 </context>
 <context>
@@ -4816,6 +4970,10 @@
         <source>%1 (needs %2 builds)</source>
         <translation>%1 (braucht %2 Stände)</translation>
     </message>
+    <message>
+        <source>%1 is taken off and fitted again in between.</source>
+        <translation>%1 wird dazwischen ab- und wieder angebaut.</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::OrderStrip</name>
@@ -5174,6 +5332,10 @@
         <source>Date %1 by the logger</source>
         <translation>%1 nach dem Logger datieren</translation>
     </message>
+    <message>
+        <source>Fit build %1 again</source>
+        <translation>Stand %1 neu anbauen</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::PullModel</name>
@@ -5384,6 +5546,10 @@
         <source>%1 of %2 limits watched. No safety device.</source>
         <translation>%1 von %2 Grenzen überwacht. Keine Sicherheitseinrichtung.</translation>
     </message>
+    <message>
+        <source>Press B when %1 is fitted again.</source>
+        <translation>B drücken, wenn %1 wieder angebaut ist.</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::PullPicture</name>
@@ -5556,6 +5722,18 @@
     <message>
         <source>Beside today&apos;s: %1</source>
         <translation>Neben den heutigen: %1</translation>
+    </message>
+    <message>
+        <source>This day teaches what fitting again adds.</source>
+        <translation>Dieser Tag lehrt, was das Anbauen ausmacht.</translation>
+    </message>
+    <message>
+        <source>This cell knows it as %1&#xa0;% (80&#xa0;%: %2 to %3); each such day narrows it.</source>
+        <translation>Dieser Prüfstand kennt es als %1&#xa0;% (80&#xa0;%: %2 bis %3); jeder solche Tag macht es enger.</translation>
+    </message>
+    <message>
+        <source>This cell does not know it yet: %1 builds fitted again tell it.</source>
+        <translation>Dieser Prüfstand kennt es noch nicht: %1 neu angebaute Stände sagen es.</translation>
     </message>
 </context>
 <context>
@@ -5735,6 +5913,10 @@
         <source>Worth on the day&apos;s course</source>
         <translation>Auf der Strecke des Tages</translation>
     </message>
+    <message>
+        <source>Checks of the cell&apos;s instruments</source>
+        <translation>Prüfungen der Geräte des Prüfstands</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::RoadPage</name>
@@ -5809,6 +5991,34 @@
     <message>
         <source>A table of length, gradient and corner speeds, or a track with heights (GPX)</source>
         <translation>Eine Tabelle von Länge, Steigung und Kurvengeschwindigkeiten, oder eine Spur mit Höhen (GPX)</translation>
+    </message>
+    <message>
+        <source>One speed held (boat, aircraft)</source>
+        <translation>Eine gehaltene Drehzahl (Boot, Flugzeug)</translation>
+    </message>
+    <message>
+        <source>The speed that is held</source>
+        <translation>Die gehaltene Drehzahl</translation>
+    </message>
+    <message>
+        <source>By how much it goes up and down</source>
+        <translation>Um wie viel sie auf und ab geht</translation>
+    </message>
+    <message>
+        <source>Hold %1</source>
+        <translation>%1 halten</translation>
+    </message>
+    <message>
+        <source>Take the speed held as the use</source>
+        <translation>Die gehaltene Drehzahl als Nutzung nehmen</translation>
+    </message>
+    <message>
+        <source>One build is held; two are compared.</source>
+        <translation>Ein Stand wird gehalten; zwei werden verglichen.</translation>
+    </message>
+    <message>
+        <source>Nothing can be told yet: %1.</source>
+        <translation>Noch lässt sich nichts sagen: %1.</translation>
     </message>
 </context>
 <context>
@@ -6038,6 +6248,45 @@
     <message>
         <source>Go on with %1</source>
         <translation>Weiter mit %1</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::StationPanel</name>
+    <message>
+        <source>Weather station beside a better instrument</source>
+        <translation>Wetterstation neben einem besseren Gerät</translation>
+    </message>
+    <message>
+        <source>pressure</source>
+        <translation>Druck</translation>
+    </message>
+    <message>
+        <source>temperature</source>
+        <translation>Temperatur</translation>
+    </message>
+    <message>
+        <source>relative humidity</source>
+        <translation>relative Feuchte</translation>
+    </message>
+    <message>
+        <source>station</source>
+        <translation>Station</translation>
+    </message>
+    <message>
+        <source>reference</source>
+        <translation>Referenz</translation>
+    </message>
+    <message>
+        <source>Type what both read in the same air.</source>
+        <translation>Eingeben, was beide in derselben Luft zeigen.</translation>
+    </message>
+    <message>
+        <source>Keep the check of the weather station</source>
+        <translation>Die Prüfung der Wetterstation aufheben</translation>
+    </message>
+    <message>
+        <source>Take the check of the weather station away</source>
+        <translation>Die Prüfung der Wetterstation wegnehmen</translation>
     </message>
 </context>
 <context>
@@ -6568,6 +6817,18 @@
     <message>
         <source>%1 rpm</source>
         <translation>%1 rpm</translation>
+    </message>
+    <message>
+        <source>Course</source>
+        <translation>Strecke</translation>
+    </message>
+    <message>
+        <source>Driven on</source>
+        <translation>Gefahren auf</translation>
+    </message>
+    <message>
+        <source>needs curves: make the first pulls</source>
+        <translation>braucht Kurven: die ersten Läufe machen</translation>
     </message>
 </context>
 <context>

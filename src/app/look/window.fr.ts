@@ -1496,8 +1496,8 @@
         <translation>Vitesse, km/h · les rapports de %1</translation>
     </message>
     <message>
-        <source>%1 later than %2, s · band: 95&#xa0;%, in proportion to the time</source>
-        <translation>%1 après %2, s · bande : 95&#xa0;%, en proportion du temps</translation>
+        <source>%1 later than %2, s · band: 95&#xa0;% at each place</source>
+        <translation>%1 après %2, s · bande : 95&#xa0;% à chaque endroit</translation>
     </message>
     <message>
         <source>Whole way</source>
@@ -1506,6 +1506,50 @@
     <message>
         <source>At its end</source>
         <translation>À la fin</translation>
+    </message>
+    <message>
+        <source>load cell %1</source>
+        <translation>capteur %1</translation>
+    </message>
+    <message>
+        <source>station %1</source>
+        <translation>station %1</translation>
+    </message>
+    <message>
+        <source>Power, %1</source>
+        <translation>Puissance, %1</translation>
+    </message>
+    <message>
+        <source>held</source>
+        <translation>tenu</translation>
+    </message>
+    <message>
+        <source>Power held</source>
+        <translation>Puissance tenue</translation>
+    </message>
+    <message>
+        <source>Shown off the straight line, N·m</source>
+        <translation>Écart de l&apos;indication à la droite, N·m</translation>
+    </message>
+    <message>
+        <source>hung, N·m</source>
+        <translation>accroché, N·m</translation>
+    </message>
+    <message>
+        <source>zero: %1%2&#xa0;N·m</source>
+        <translation>zéro : %1%2&#xa0;N·m</translation>
+    </message>
+    <message>
+        <source>zero came back within %1</source>
+        <translation>le zéro est revenu à %1 près</translation>
+    </message>
+    <message>
+        <source>off the straight line: at most %1&#xa0;% of the highest</source>
+        <translation>hors de la droite : au plus %1&#xa0;% du plus grand</translation>
+    </message>
+    <message>
+        <source>coming down against going up: %1&#xa0;%</source>
+        <translation>à la descente contre la montée : %1&#xa0;%</translation>
     </message>
 </context>
 <context>
@@ -2354,6 +2398,14 @@
         <source>Calculators, and the day&apos;s weather</source>
         <translation>Calculateurs, et la météo de la journée</translation>
     </message>
+    <message>
+        <source>Load cell, weather station</source>
+        <translation>Capteur de force, station météo</translation>
+    </message>
+    <message>
+        <source>Check the load cell by masses on an arm, the weather station beside a better instrument</source>
+        <translation>Contrôler le capteur de force par des masses sur un bras, la station météo à côté d&apos;un meilleur instrument</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::BesidePanel</name>
@@ -2655,6 +2707,10 @@
     <message>
         <source>By the plan: %1</source>
         <translation>D&apos;après le plan : %1</translation>
+    </message>
+    <message>
+        <source>It was taken off and fitted again: a new set begins</source>
+        <translation>Il a été déposé et remonté : une nouvelle série commence</translation>
     </message>
 </context>
 <context>
@@ -4003,6 +4059,29 @@
     </message>
 </context>
 <context>
+    <name>hillrun::KeepRow</name>
+    <message>
+        <source>Date of the check</source>
+        <translation>Date du contrôle</translation>
+    </message>
+    <message>
+        <source>today</source>
+        <translation>aujourd&apos;hui</translation>
+    </message>
+    <message>
+        <source>Keep with the cell</source>
+        <translation>Garder avec le banc</translation>
+    </message>
+    <message>
+        <source>Clear</source>
+        <translation>Vider</translation>
+    </message>
+    <message>
+        <source>A date such as 2026-05-16</source>
+        <translation>Une date comme 2026-05-16</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::KeySheet</name>
     <message>
         <source>Keys</source>
@@ -4280,6 +4359,81 @@
     <message>
         <source>Listening …</source>
         <translation>Écoute …</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::LoadCellPanel</name>
+    <message>
+        <source>Masses on the arm</source>
+        <translation>Masses sur le bras</translation>
+    </message>
+    <message>
+        <source>arm</source>
+        <translation>bras</translation>
+    </message>
+    <message>
+        <source>From the middle of the shaft to where the mass hangs, level</source>
+        <translation>Du milieu de l&apos;arbre jusqu&apos;où pend la masse, à l&apos;horizontale</translation>
+    </message>
+    <message>
+        <source>arm known within</source>
+        <translation>bras connu à</translation>
+    </message>
+    <message>
+        <source>95&#xa0;%</source>
+        <translation>95&#xa0;%</translation>
+    </message>
+    <message>
+        <source>masses known within</source>
+        <translation>masses connues à</translation>
+    </message>
+    <message>
+        <source>95&#xa0;%, of all masses alike</source>
+        <translation>95&#xa0;%, de toutes les masses pareillement</translation>
+    </message>
+    <message>
+        <source>gravity</source>
+        <translation>pesanteur</translation>
+    </message>
+    <message>
+        <source>Of the place; left open: 9.80665</source>
+        <translation>Du lieu ; laissé ouvert : 9,80665</translation>
+    </message>
+    <message>
+        <source>As they are hung and taken off: begin and end with nothing on the arm (0).</source>
+        <translation>Comme elles sont accrochées et retirées : commencer et finir sans masse (0).</translation>
+    </message>
+    <message>
+        <source>hung</source>
+        <translation>accroché</translation>
+    </message>
+    <message>
+        <source>shown</source>
+        <translation>indiqué</translation>
+    </message>
+    <message>
+        <source>Mass %1</source>
+        <translation>Masse %1</translation>
+    </message>
+    <message>
+        <source>Torque shown with mass %1</source>
+        <translation>Couple indiqué avec la masse %1</translation>
+    </message>
+    <message>
+        <source>What the load cell makes of them</source>
+        <translation>Ce que le capteur en fait</translation>
+    </message>
+    <message>
+        <source>Type the arm and at least two masses with what the dyno shows.</source>
+        <translation>Saisissez le bras et au moins deux masses avec ce que le banc indique.</translation>
+    </message>
+    <message>
+        <source>Keep the check of the load cell</source>
+        <translation>Garder le contrôle du capteur de force</translation>
+    </message>
+    <message>
+        <source>Take the check of the load cell away</source>
+        <translation>Retirer le contrôle du capteur de force</translation>
     </message>
 </context>
 <context>
@@ -4816,6 +4970,10 @@
         <source>%1 (needs %2 builds)</source>
         <translation>%1 (demande %2 montages)</translation>
     </message>
+    <message>
+        <source>%1 is taken off and fitted again in between.</source>
+        <translation>%1 est déposé et remonté entre-temps.</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::OrderStrip</name>
@@ -5174,6 +5332,10 @@
         <source>Date %1 by the logger</source>
         <translation>Dater %1 d&apos;après l&apos;enregistreur</translation>
     </message>
+    <message>
+        <source>Fit build %1 again</source>
+        <translation>Remonter %1</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::PullModel</name>
@@ -5384,6 +5546,10 @@
         <source>%1 of %2 limits watched. No safety device.</source>
         <translation>%1 limites sur %2 surveillées. Pas un dispositif de sécurité.</translation>
     </message>
+    <message>
+        <source>Press B when %1 is fitted again.</source>
+        <translation>Appuyez sur B quand %1 est remonté.</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::PullPicture</name>
@@ -5556,6 +5722,18 @@
     <message>
         <source>Beside today&apos;s: %1</source>
         <translation>À côté du jour : %1</translation>
+    </message>
+    <message>
+        <source>This day teaches what fitting again adds.</source>
+        <translation>Cette journée apprend ce qu&apos;un remontage ajoute.</translation>
+    </message>
+    <message>
+        <source>This cell knows it as %1&#xa0;% (80&#xa0;%: %2 to %3); each such day narrows it.</source>
+        <translation>Ce banc le connaît comme %1&#xa0;% (80&#xa0;% : de %2 à %3) ; chaque journée pareille le resserre.</translation>
+    </message>
+    <message>
+        <source>This cell does not know it yet: %1 builds fitted again tell it.</source>
+        <translation>Ce banc ne le connaît pas encore : %1 remontages le disent.</translation>
     </message>
 </context>
 <context>
@@ -5735,6 +5913,10 @@
         <source>Worth on the day&apos;s course</source>
         <translation>Sur le parcours de la journée</translation>
     </message>
+    <message>
+        <source>Checks of the cell&apos;s instruments</source>
+        <translation>Contrôles des instruments du banc</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::RoadPage</name>
@@ -5809,6 +5991,34 @@
     <message>
         <source>A table of length, gradient and corner speeds, or a track with heights (GPX)</source>
         <translation>Un tableau de longueurs, pentes et vitesses en virage, ou une trace avec altitudes (GPX)</translation>
+    </message>
+    <message>
+        <source>One speed held (boat, aircraft)</source>
+        <translation>Un régime tenu (bateau, avion)</translation>
+    </message>
+    <message>
+        <source>The speed that is held</source>
+        <translation>Le régime tenu</translation>
+    </message>
+    <message>
+        <source>By how much it goes up and down</source>
+        <translation>De combien il monte et descend</translation>
+    </message>
+    <message>
+        <source>Hold %1</source>
+        <translation>Tenir %1</translation>
+    </message>
+    <message>
+        <source>Take the speed held as the use</source>
+        <translation>Prendre le régime tenu comme usage</translation>
+    </message>
+    <message>
+        <source>One build is held; two are compared.</source>
+        <translation>Un montage est tenu ; il en faut deux pour comparer.</translation>
+    </message>
+    <message>
+        <source>Nothing can be told yet: %1.</source>
+        <translation>On ne peut encore rien dire : %1.</translation>
     </message>
 </context>
 <context>
@@ -6038,6 +6248,45 @@
     <message>
         <source>Go on with %1</source>
         <translation>Continuer avec %1</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::StationPanel</name>
+    <message>
+        <source>Weather station beside a better instrument</source>
+        <translation>Station météo à côté d&apos;un meilleur instrument</translation>
+    </message>
+    <message>
+        <source>pressure</source>
+        <translation>pression</translation>
+    </message>
+    <message>
+        <source>temperature</source>
+        <translation>température</translation>
+    </message>
+    <message>
+        <source>relative humidity</source>
+        <translation>humidité relative</translation>
+    </message>
+    <message>
+        <source>station</source>
+        <translation>station</translation>
+    </message>
+    <message>
+        <source>reference</source>
+        <translation>référence</translation>
+    </message>
+    <message>
+        <source>Type what both read in the same air.</source>
+        <translation>Saisissez ce que les deux indiquent dans le même air.</translation>
+    </message>
+    <message>
+        <source>Keep the check of the weather station</source>
+        <translation>Garder le contrôle de la station météo</translation>
+    </message>
+    <message>
+        <source>Take the check of the weather station away</source>
+        <translation>Retirer le contrôle de la station météo</translation>
     </message>
 </context>
 <context>
@@ -6568,6 +6817,18 @@
     <message>
         <source>%1 rpm</source>
         <translation>%1 rpm</translation>
+    </message>
+    <message>
+        <source>Course</source>
+        <translation>Parcours</translation>
+    </message>
+    <message>
+        <source>Driven on</source>
+        <translation>Roulé sur</translation>
+    </message>
+    <message>
+        <source>needs curves: make the first pulls</source>
+        <translation>demande des courbes : faire les premiers passages</translation>
     </message>
 </context>
 <context>

@@ -140,6 +140,7 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
     addSection(tr("Difference with its band"), &report::SheetSections::difference);
     addSection(tr("Averages, peaks, crossovers"), &report::SheetSections::bands);
     addSection(tr("What was left out"), &report::SheetSections::leftOut);
+    addSection(tr("Checks of the cell's instruments"), &report::SheetSections::checks);
     addSection(tr("How it was worked out"), &report::SheetSections::method);
     column->addSpacing(px(10));
     addTitle(tr("Pages behind it"));

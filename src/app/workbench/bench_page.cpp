@@ -6,6 +6,8 @@
 #include "app/look/scale.h"
 #include "app/look/words.h"
 #include "app/workbench/dyno_panel.h"
+#include "app/workbench/load_cell_panel.h"
+#include "app/workbench/station_panel.h"
 
 #include <QToolButton>
 
@@ -58,6 +60,20 @@ void WeatherPanel::refresh() {
         m_boards[i]->setContent(weatherBoard(m_document.day(), weather, static_cast<WeatherBoard>(i), m_look.theme()));
 }
 
+namespace {
+
+QWidget* makeChecks(DayDocument& document, Look& look, QWidget* parent) {
+    auto* out = new QWidget(parent);
+    auto* column = new QVBoxLayout(out);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(px(8));
+    column->addWidget(new LoadCellPanel(document, look, out), 1);
+    column->addWidget(new StationPanel(document, out));
+    return out;
+}
+
+} // namespace
+
 BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
     : PageView(parent), m_actions(actions) {
     setObjectName(u"benchPage"_s);
@@ -65,7 +81,7 @@ BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, Ac
     column->setContentsMargins(px(16), px(8), px(16), px(12));
     column->setSpacing(px(6));
     auto* tools = new QHBoxLayout;
-    for (const char* id : {"bench.air", "bench.weather", "bench.dyno"}) {
+    for (const char* id : {"bench.air", "bench.weather", "bench.dyno", "bench.checks"}) {
         actions.get(id)->setCheckable(true);
         auto* button = new QToolButton(this);
         button->setDefaultAction(actions.get(id));
@@ -81,6 +97,7 @@ BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, Ac
     m_parts->addWidget(new AirPanel(document, selection, look, m_parts));
     m_parts->addWidget(new WeatherPanel(document, look, m_parts));
     m_parts->addWidget(new DynoPanel(document, m_parts));
+    m_parts->addWidget(makeChecks(document, look, m_parts));
     column->addWidget(m_parts, 1);
     showPart(0);
 }
@@ -90,6 +107,7 @@ void BenchPage::showPart(int part) {
     m_actions.get("bench.air")->setChecked(part == 0);
     m_actions.get("bench.weather")->setChecked(part == 1);
     m_actions.get("bench.dyno")->setChecked(part == 2);
+    m_actions.get("bench.checks")->setChecked(part == 3);
 }
 
 PageSpec benchSpec() {
@@ -110,6 +128,12 @@ PageSpec benchSpec() {
                         .tip = BenchPage::tr("Road speed in each gear, inertia of rollers, units"),
                         .scope = {"bench"}},
                        &at.actions, [page] { page().showDyno(); });
+        at.actions.add({.id = "bench.checks",
+                        .text = BenchPage::tr("Load cell, weather station"),
+                        .tip = BenchPage::tr("Check the load cell by masses on an arm, the weather station beside a "
+                                             "better instrument"),
+                        .scope = {"bench"}},
+                       &at.actions, [page] { page().showChecks(); });
     };
     const auto make = [](const Workplace& at, QWidget* parent) -> PageView* {
         return new BenchPage(at.document, at.selection, at.look, at.actions, parent);

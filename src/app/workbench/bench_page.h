@@ -32,6 +32,7 @@ public:
     void showAir() { showPart(0); }
     void showWeather() { showPart(1); }
     void showDyno() { showPart(2); }
+    void showChecks() { showPart(3); }
 
 private:
     void showPart(int part);

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/channels/channel_table.h"
+#include "core/day/cell_check.h"
 #include "core/day/credit_notes.h"
 #include "core/day/laid_log.h"
 #include "core/day/part_role.h"
@@ -37,7 +38,9 @@ struct Cell {
     std::optional<double> rollerInertia_kgm2;
     std::optional<double> rollerRadius_m;
     std::optional<double> rollerLimit_kmh;
-    std::optional<double> altitude_m; ///< tells a sea-level pressure from the station's own
+    std::optional<double> altitude_m;           ///< tells a sea-level pressure from the station's own
+    std::optional<LoadCellCheck> loadCellCheck; ///< the last one
+    std::optional<StationCheck> stationCheck;
     std::string unknownKeys;
     bool operator==(const Cell&) const = default;
 };

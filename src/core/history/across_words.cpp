@@ -4,6 +4,7 @@
 #include "core/history/days_together.h"
 #include "core/units/log_percent.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace hillrun {
@@ -29,6 +30,29 @@ Statement figurePhrase(const char* known, const char* unknown, const std::option
              decimals(percentOfLog(figure->high), 2, "%")}};
 }
 
+/// Two engines set to one size, with the interval of their power.
+Statement forTheirSizePhrase(const AcrossAnswer& answer) {
+    const ForTheirSize& size = *answer.forTheirSize;
+    const auto perLitre = [](double value) { return decimals(value, 1, "kW/l"); };
+    std::vector<Argument> figures{buildPhrase(answer.to), buildPhrase(answer.from), perLitre(size.to_kw_per_litre),
+                                  perLitre(size.from_kw_per_litre)};
+    if (!answer.interval)
+        return {"across.for_size_unknown", std::move(figures)};
+    const double half = 0.5 * (answer.interval->high - answer.interval->low);
+    figures.emplace_back(percent(answer.estimate + size.logSize, half));
+    figures.emplace_back(percent(answer.interval->low + size.logSize, half));
+    figures.emplace_back(percent(answer.interval->high + size.logSize, half));
+    return {"across.for_size", std::move(figures)};
+}
+
+/// What is noted of the two that is not the same; nothing when all is.
+Several changesOf(const AcrossAnswer& answer) {
+    Several out;
+    for (const Change& change : answer.differs)
+        out.items.push_back({"sheet.change", {change.part, valuePhrase(change.from), valuePhrase(change.to)}});
+    return out;
+}
+
 } // namespace
 
 Statement buildPhrase(const BuildOfDay& build) {
@@ -51,19 +75,37 @@ std::vector<Statement> cellFigures(const std::optional<CellFigure>& repeatabilit
             figurePhrase("logbook.day", "logbook.day_unknown", dayToDay)};
 }
 
+std::vector<Statement> checkLines(const std::vector<DatedCheck>& checks) {
+    std::vector<Statement> out;
+    for (const bool ofLoadCell : {true, false}) {
+        const auto last = std::find_if(checks.rbegin(), checks.rend(),
+                                       [&](const DatedCheck& one) { return one.ofLoadCell == ofLoadCell; });
+        if (last != checks.rend())
+            out.push_back({ofLoadCell ? "logbook.load_cell" : "logbook.station",
+                           {last->date, signedDecimals(last->off_pct, 2, "%")}});
+    }
+    return out;
+}
+
 std::vector<Statement> acrossSummary(const AcrossAnswer& answer) {
+    std::vector<Statement> out;
+    if (answer.forTheirSize)
+        out.push_back(forTheirSizePhrase(answer));
     const Statement from = buildPhrase(answer.from);
     const Statement to = buildPhrase(answer.to);
-    if (!answer.interval)
-        return {{"across.unknown", {to, from, percent(answer.estimate, 0.0)}},
-                {"across.day_would_explain", {decimals(std::abs(percentOfLog(answer.estimate)), 2, "%")}}};
+    if (!answer.interval) {
+        out.push_back({"across.unknown", {to, from, percent(answer.estimate, 0.0)}});
+        out.push_back({"across.day_would_explain", {decimals(std::abs(percentOfLog(answer.estimate)), 2, "%")}});
+        return out;
+    }
     const double half = 0.5 * (answer.interval->high - answer.interval->low);
     const char* const id = !answer.proven()             ? "across.cannot_tell"
                            : answer.interval->low > 0.0 ? "across.more"
                                                         : "across.less";
-    return {{id,
-             {to, from, percent(answer.estimate, half), percent(answer.interval->low, half),
-              percent(answer.interval->high, half)}}};
+    out.push_back({id,
+                   {to, from, percent(answer.estimate, half), percent(answer.interval->low, half),
+                    percent(answer.interval->high, half)}});
+    return out;
 }
 
 std::vector<Statement> acrossNotes(const AcrossAnswer& answer) {
@@ -75,6 +117,9 @@ std::vector<Statement> acrossNotes(const AcrossAnswer& answer) {
         out.push_back({"across.by_the_cell", {decimals(percentOfLog(*answer.daySd), 2, "%"), Count{answer.cellDays}}});
     if (answer.otherArticle)
         out.push_back({"across.other_article"});
+    if (const auto size = answer.forTheirSize; size && size->from_bmep_bar && size->to_bmep_bar)
+        out.push_back(
+            {"across.mean_pressure", {decimals(*size->to_bmep_bar, 1), decimals(*size->from_bmep_bar, 1, "bar")}});
     if (answer.interval && !answer.refitKnown)
         out.push_back({"across.refit_unknown"});
     for (const OddBuild& odd : answer.odd)
@@ -85,6 +130,8 @@ std::vector<Statement> acrossNotes(const AcrossAnswer& answer) {
     if (!answer.leftOut.empty())
         out.push_back({"across.left_out", {namesOf(answer.leftOut)}});
     out.push_back({"across.over", {answer.over}});
+    if (Several changes = changesOf(answer); !changes.items.empty())
+        out.push_back({"across.differs", {std::move(changes)}});
     return out;
 }
 

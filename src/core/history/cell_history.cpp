@@ -95,6 +95,24 @@ void chartReference(const Reference& reference, CellHistory& out) {
     out.chart = controlChart(levels);
 }
 
+/// Days made after a check keep the same one.
+std::vector<DatedCheck> checksOf(const Days& days) {
+    std::vector<DatedCheck> out;
+    const auto add = [&](const std::optional<CheckRecord>& check, bool ofLoadCell) {
+        if (!check)
+            return;
+        const DatedCheck one{check->date, ofLoadCell, check->off_pct};
+        if (std::find(out.begin(), out.end(), one) == out.end())
+            out.push_back(one);
+    };
+    for (const DayRecord* day : days) {
+        add(day->loadCell, true);
+        add(day->station, false);
+    }
+    std::stable_sort(out.begin(), out.end(), [](const DatedCheck& a, const DatedCheck& b) { return a.date < b.date; });
+    return out;
+}
+
 } // namespace
 
 CellHistory cellHistory(std::vector<const DayRecord*> days) {
@@ -113,6 +131,7 @@ CellHistory cellHistory(std::vector<const DayRecord*> days) {
             out.dayToDay = figureOf(cell->day, cell->of.day);
     }
     chartReference(referenceOf(nets), out);
+    out.checks = checksOf(out.days);
     return out;
 }
 

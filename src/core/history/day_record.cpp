@@ -3,6 +3,7 @@
 #include "core/history/day_record.h"
 
 #include "core/compare/sentence.h"
+#include "core/plan/cell_checks.h"
 #include "core/units/nan.h"
 
 #include <algorithm>
@@ -56,6 +57,15 @@ void addWeather(const TestDay& day, DayRecord& out) {
     out.pressure_kpa = meanOf(pressures);
 }
 
+void addChecks(const TestDay& day, Standard standard, DayRecord& out) {
+    if (const auto& check = day.cell.loadCellCheck)
+        if (const auto result = loadCellResult(*check))
+            out.loadCell = {check->date, result->off_pct()};
+    if (const auto& check = day.cell.stationCheck)
+        if (const auto power_pct = stationResult(*check, standard, engineForAir(day)).power_pct)
+            out.station = {check->date, *power_pct};
+}
+
 void addNoise(const DayModel& model, DayRecord& out) {
     out.protectedFromDrift = model.drift.identified;
     out.correlation = model.correlation;
@@ -100,6 +110,8 @@ DayRecord recordOf(const TestDay& day, const DayAnalysis& analysis) {
     out.name = day.name;
     out.date = day.date;
     out.article = day.article.name;
+    out.displacement_cc = day.article.engine.displacement_cc;
+    out.strokes = day.article.engine.strokes;
     out.cell = day.cell.name;
     out.cellKind = cellKindName(day.cell.kind);
     out.measuredAt = measuredAtName(analysis.place.at);
@@ -117,6 +129,7 @@ DayRecord recordOf(const TestDay& day, const DayAnalysis& analysis) {
     if (analysis.model)
         addNoise(*analysis.model, out);
     addWeather(day, out);
+    addChecks(day, analysis.settings.reduce.standard, out);
     if (!analysis.comparisons.empty())
         out.summary = summary(analysis.comparisons.front(), {});
     return out;

@@ -24,6 +24,13 @@ struct PullRecord {
     bool operator==(const PullRecord&) const = default;
 };
 
+/// How far a check found an instrument off.
+struct CheckRecord {
+    std::string date; ///< ISO 8601
+    double off_pct = 0.0;
+    bool operator==(const CheckRecord&) const = default;
+};
+
 struct BuildRecord {
     std::string id;
     std::string name;
@@ -43,6 +50,8 @@ struct DayRecord {
     std::string name;
     std::string date;
     std::string article;
+    std::optional<double> displacement_cc;
+    std::optional<int> strokes;
     std::string cell;
     std::string cellKind;
     std::string measuredAt;
@@ -60,7 +69,9 @@ struct DayRecord {
     NoiseCorrelation correlation;
     bool protectedFromDrift = false; ///< a build was run again later
     std::optional<double> temperature_c;
-    std::optional<double> pressure_kpa; ///< means over its pulls
+    std::optional<double> pressure_kpa;  ///< means over its pulls
+    std::optional<CheckRecord> loadCell; ///< torque shown too high by so much
+    std::optional<CheckRecord> station;  ///< corrected power comes out too high by so much
 
     [[nodiscard]] std::optional<double> peakPower_w() const; ///< of all builds
 };

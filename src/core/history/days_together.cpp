@@ -3,6 +3,7 @@
 #include "core/history/days_together.h"
 
 #include "core/errors/data_error.h"
+#include "core/pull/derived.h"
 
 #include <algorithm>
 #include <cmath>
@@ -49,13 +50,6 @@ int numberOrThrow(const ArticleNet& net, const BuildOfDay& build) {
     throw DataError(Problem::UnknownBuild, {build.text()});
 }
 
-std::string dateOf(const ArticleNet& net, const BuildOfDay& build) {
-    for (const DayRecord* day : net.days)
-        if (day->id == build.day)
-            return day->date;
-    return {};
-}
-
 /// Days of the cell that ran a build which ran on other days too.
 int daysThatTaught(const CellNets& cell) {
     int out = 0;
@@ -76,6 +70,47 @@ std::vector<std::string> unprotectedDays(const ArticleNet& net, const std::set<i
         if (!net.days[static_cast<size_t>(day)]->protectedFromDrift)
             out.push_back(dateOrName(*net.days[static_cast<size_t>(day)]));
     return out;
+}
+
+const DayRecord* dayOf(const ArticleNet& net, const BuildOfDay& build) {
+    for (const DayRecord* day : net.days)
+        if (day->id == build.day)
+            return day;
+    return nullptr;
+}
+
+const BuildRecord* recordOf(const ArticleNet& net, const BuildOfDay& build) {
+    if (const DayRecord* day = dayOf(net, build))
+        for (const BuildRecord& one : day->builds)
+            if (one.id == build.build)
+                return &one;
+    return nullptr;
+}
+
+std::optional<double> meanPressureAtPeak_bar(const DayRecord& day, const BuildRecord& build) {
+    if (!day.strokes || !build.peakTorque_nm)
+        return std::nullopt;
+    return meanEffectivePressure_pa(*build.peakTorque_nm, *day.displacement_cc, *day.strokes) / 1e5;
+}
+
+std::optional<ForTheirSize> forTheirSize(const ArticleNet& net, const BuildOfDay& from, const BuildOfDay& to) {
+    const DayRecord* const days[] = {dayOf(net, from), dayOf(net, to)};
+    const BuildRecord* const builds[] = {recordOf(net, from), recordOf(net, to)};
+    for (size_t i = 0; i < 2; ++i)
+        if (!builds[i] || !builds[i]->peakPower_w || !(days[i]->displacement_cc.value_or(0.0) > 0.0))
+            return std::nullopt;
+    // W per cm3 is kW per litre
+    return ForTheirSize{*builds[0]->peakPower_w / *days[0]->displacement_cc,
+                        *builds[1]->peakPower_w / *days[1]->displacement_cc,
+                        meanPressureAtPeak_bar(*days[0], *builds[0]), meanPressureAtPeak_bar(*days[1], *builds[1]),
+                        std::log(*days[0]->displacement_cc / *days[1]->displacement_cc)};
+}
+
+std::vector<Change> differences(const BuildRecord* from, const BuildRecord* to) {
+    if (!from || !to)
+        return {};
+    return changesBetween({.parts = from->parts, .settings = from->settings},
+                          {.parts = to->parts, .settings = to->settings});
 }
 
 /// The plain estimate where nothing repeats.
@@ -120,9 +155,12 @@ AcrossAnswer compareAcross(const DaysTogether& days, const BuildOfDay& from, con
         throw DataError(Problem::NothingToCompare, {Statement{"across.same_build"}});
     AcrossAnswer out;
     out.over = net.rpm;
-    out.from = {from.day, from.build, dateOf(net, from)};
-    out.to = {to.day, to.build, dateOf(net, to)};
+    out.from = {from.day, from.build, dayOf(net, from)->date};
+    out.to = {to.day, to.build, dayOf(net, to)->date};
     out.otherArticle = net.articleOf(from) != net.articleOf(to);
+    if (out.otherArticle)
+        out.forTheirSize = forTheirSize(net, from, to);
+    out.differs = differences(recordOf(net, from), recordOf(net, to));
     std::set<int> involved{first, second};
     if (const auto path = connection(net.net, first, second))
         for (const int build : *path) {

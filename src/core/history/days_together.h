@@ -34,18 +34,29 @@ DaysTogether daysTogether(std::span<const DayRecord* const> named, std::span<con
 /// Looking for odd builds learns the cell anew for each build and day.
 inline constexpr size_t kMostDaysForOdd = 60;
 
+/// Two engines by what they give for their size.
+struct ForTheirSize {
+    double from_kw_per_litre = 0.0; ///< at the peak
+    double to_kw_per_litre = 0.0;
+    std::optional<double> from_bmep_bar; ///< mean effective pressure at the peak of torque; nothing: strokes not known
+    std::optional<double> to_bmep_bar;
+    double logSize = 0.0; ///< log of the displacement of `from` over that of `to`: to be added to a difference of power
+};
+
 /// Two builds against each other over days.
 struct AcrossAnswer {
     BuildOfDay from;
     BuildOfDay to;
     AcrossKind kind = AcrossKind::Unknown;
     double estimate = 0.0;
-    std::optional<AcrossDays> interval; ///< nothing while nothing can be said
-    std::vector<BuildOfDay> through;    ///< the builds that join them, of days that they ran on
-    std::optional<double> daySd;        ///< with which builds that nothing joins are compared
-    int cellDays = 0;                   ///< days of the cell that taught it
-    bool otherArticle = false;          ///< they are builds of two articles
-    bool refitKnown = true;             ///< else the interval allows for refitting as for a stranger
+    std::optional<AcrossDays> interval;       ///< nothing while nothing can be said
+    std::vector<BuildOfDay> through;          ///< the builds that join them, of days that they ran on
+    std::optional<double> daySd;              ///< with which builds that nothing joins are compared
+    int cellDays = 0;                         ///< days of the cell that taught it
+    bool otherArticle = false;                ///< they are builds of two articles
+    std::optional<ForTheirSize> forTheirSize; ///< of two articles whose displacements are known
+    std::vector<Change> differs;              ///< parts and settings
+    bool refitKnown = true;                   ///< else the interval allows for refitting as for a stranger
     std::vector<OddBuild> odd;
     std::vector<std::string> unprotected; ///< days of these builds whose drift is not told from the parts
     std::vector<std::string> leftOut;     ///< days that share too few speeds

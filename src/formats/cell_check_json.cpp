@@ -1,0 +1,93 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "formats/cell_check_json.h"
+
+#include "formats/json_writer.h"
+#include "formats/weather_json.h"
+
+namespace hillrun {
+namespace {
+
+double aboveZero(ObjectReader& in, const char* key, std::optional<double> value) {
+    if (!value)
+        throw DataError(Problem::MissingKey, {}, in.place(key));
+    if (!(*value > 0.0))
+        throw DataError(Problem::BadValue, {significant(*value, 6), Statement{"not_allowed.not_above_zero"}},
+                        in.place(key));
+    return *value;
+}
+
+void notNegative(ObjectReader& in, const char* key, std::optional<double> value) {
+    if (value && !(*value >= 0.0))
+        throw DataError(Problem::BadValue, {significant(*value, 6), Statement{"not_allowed.negative"}}, in.place(key));
+}
+
+Atmosphere airOf(ObjectReader& in, const char* key, std::string& unknownKeys) {
+    if (const auto air = weatherFromJson(in.object(key), unknownKeys)) {
+        humidAir(*air); // throws for air that cannot be
+        return *air;
+    }
+    throw DataError(Problem::MissingKey, {}, in.place(key));
+}
+
+Json airJson(const Atmosphere& air, const std::string& unknownKeys) {
+    Json out = weatherToJson(air);
+    addUnknown(out, unknownKeys);
+    return out;
+}
+
+} // namespace
+
+LoadCellCheck loadCellCheckFromJson(ObjectReader in) {
+    LoadCellCheck out;
+    out.date = in.text("date");
+    out.arm_m = aboveZero(in, "arm_m", in.number("arm_m"));
+    out.armWithin_mm = in.number("arm_within_mm");
+    out.massWithin_pct = in.number("mass_within_pct");
+    out.gravity_ms2 = in.number("gravity_ms2");
+    notNegative(in, "arm_within_mm", out.armWithin_mm);
+    notNegative(in, "mass_within_pct", out.massWithin_pct);
+    if (out.gravity_ms2)
+        aboveZero(in, "gravity_ms2", out.gravity_ms2);
+    for (ObjectReader& one : in.objects("hung")) {
+        const auto mass_kg = one.number("mass_kg");
+        const auto read_nm = one.number("read_nm");
+        notNegative(one, "mass_kg", mass_kg);
+        if (!mass_kg || !read_nm)
+            throw DataError(Problem::MissingKey, {}, one.place(mass_kg ? "read_nm" : "mass_kg"));
+        out.hung.push_back({*mass_kg, *read_nm});
+    }
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json loadCellCheckToJson(const LoadCellCheck& check) {
+    Json out{{"date", check.date}, {"arm_m", check.arm_m}};
+    putKnown(out, "arm_within_mm", check.armWithin_mm);
+    putKnown(out, "mass_within_pct", check.massWithin_pct);
+    putKnown(out, "gravity_ms2", check.gravity_ms2);
+    out["hung"] = Json::array();
+    for (const HungMass& one : check.hung)
+        out["hung"].push_back({{"mass_kg", one.mass_kg}, {"read_nm", one.read_nm}});
+    addUnknown(out, check.unknownKeys);
+    return out;
+}
+
+StationCheck stationCheckFromJson(ObjectReader in) {
+    StationCheck out;
+    out.date = in.text("date");
+    out.station = airOf(in, "station", out.unknownStationKeys);
+    out.reference = airOf(in, "reference", out.unknownReferenceKeys);
+    out.unknownKeys = in.unknownKeys();
+    return out;
+}
+
+Json stationCheckToJson(const StationCheck& check) {
+    Json out{{"date", check.date},
+             {"station", airJson(check.station, check.unknownStationKeys)},
+             {"reference", airJson(check.reference, check.unknownReferenceKeys)}};
+    addUnknown(out, check.unknownKeys);
+    return out;
+}
+
+} // namespace hillrun

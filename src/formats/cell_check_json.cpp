@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "formats/cell_check_json.h"
 
+#include "core/day/test_day.h"
 #include "formats/json_writer.h"
 #include "formats/weather_json.h"
 
@@ -22,9 +23,24 @@ void notNegative(ObjectReader& in, const char* key, std::optional<double> value)
         throw DataError(Problem::BadValue, {significant(*value, 6), Statement{"not_allowed.negative"}}, in.place(key));
 }
 
+std::string dateOf(ObjectReader& in) {
+    std::string out = in.text("date");
+    if (!out.empty() && (out.size() != 10 || !secondsOf(out + "T00:00:00Z")))
+        throw DataError(Problem::BadValue, {out, Statement{"not_allowed.date"}}, in.place("date"));
+    return out;
+}
+
+void checkAir(const Atmosphere& air, const Place& place) {
+    try {
+        humidAir(air);
+    } catch (const DataError& error) {
+        throw DataError(error.problem(), error.details(), place);
+    }
+}
+
 Atmosphere airOf(ObjectReader& in, const char* key, std::string& unknownKeys) {
     if (const auto air = weatherFromJson(in.object(key), unknownKeys)) {
-        humidAir(*air); // throws for air that cannot be
+        checkAir(*air, in.place(key));
         return *air;
     }
     throw DataError(Problem::MissingKey, {}, in.place(key));
@@ -40,7 +56,7 @@ Json airJson(const Atmosphere& air, const std::string& unknownKeys) {
 
 LoadCellCheck loadCellCheckFromJson(ObjectReader in) {
     LoadCellCheck out;
-    out.date = in.text("date");
+    out.date = dateOf(in);
     out.arm_m = aboveZero(in, "arm_m", in.number("arm_m"));
     out.armWithin_mm = in.number("arm_within_mm");
     out.massWithin_pct = in.number("mass_within_pct");
@@ -75,7 +91,7 @@ Json loadCellCheckToJson(const LoadCellCheck& check) {
 
 StationCheck stationCheckFromJson(ObjectReader in) {
     StationCheck out;
-    out.date = in.text("date");
+    out.date = dateOf(in);
     out.station = airOf(in, "station", out.unknownStationKeys);
     out.reference = airOf(in, "reference", out.unknownReferenceKeys);
     out.unknownKeys = in.unknownKeys();

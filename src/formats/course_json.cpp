@@ -31,7 +31,8 @@ Course courseFromJson(ObjectReader in) {
                              held.number("half_width_rpm").value_or(HeldSpeed{}.halfWidth_rpm)};
         checkHeld(*out.held, in.place("held"));
     }
-    for (ObjectReader& one : in.objects("pieces")) {
+    auto pieces = out.held ? std::vector<ObjectReader>{} : in.objects("pieces");
+    for (ObjectReader& one : pieces) {
         CoursePiece piece;
         piece.length_m = one.number("length_m").value_or(0.0);
         piece.gradient = one.number("gradient_pct").value_or(0.0) / 100.0;

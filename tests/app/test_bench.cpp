@@ -275,6 +275,7 @@ TEST_CASE("the load cell is checked by masses on an arm, and the check is kept w
     CHECK(w.day().cell.loadCellCheck->date == "2026-05-16");
     CHECK(w.day().cell.loadCellCheck->arm_m == Approx(0.75));
     CHECK(w.day().cell.loadCellCheck->hung.size() == 5);
+    CHECK_FALSE(keep->isEnabled()); // it is kept as it stands there
     REQUIRE(w.settled());
     w.window->showPage("report");
     REQUIRE(w.settled());
@@ -286,6 +287,7 @@ TEST_CASE("the load cell is checked by masses on an arm, and the check is kept w
     w.window->document().undoStack().undo();
     CHECK_FALSE(w.day().cell.loadCellCheck);
     CHECK(w.find<NumberField>("hungMass3")->number() == 20.0);
+    REQUIRE(keep->isEnabled());
     keep->click();
     REQUIRE(w.day().cell.loadCellCheck);
     w.find<QPushButton>("clearLoadCell")->click();

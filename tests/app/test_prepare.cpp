@@ -166,7 +166,7 @@ TEST_CASE("designs make the order, and say where they are weak") {
 
 TEST_CASE("one build is planned to be taken off and fitted again, and what that teaches is said") {
     NewDay w;
-    w.choose("designChoice", u"R-R: fitted again"_s);
+    w.choose("designChoice", u"R-R"_s);
     CHECK(w.order() == u"AAAAAA"_s);
     CHECK(w.day().plan.refits == std::vector<size_t>{3});
     CHECK(w.text("weaknessText").contains(u"A is taken off and fitted again"_s));

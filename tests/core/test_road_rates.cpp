@@ -53,13 +53,15 @@ Rates rates(const std::string& design, double effect_pct, const char* name, int 
         };
         const auto [low, high] = intervalOf(times->whole, time);
         out.held += low <= wanted && wanted <= high ? 1.0 / days : 0.0;
+        out.claimed += low > 0.0 || high < 0.0 ? 1.0 / days : 0.0;
+        out.half_s += 0.5 * (high - low) / days;
+        if (times->until.empty())
+            continue; // between two speeds
         const size_t half = times->until.size() / 2 - 1;
         const double passed = ofBase.passed_s(times->until_m[half]);
         const double wantedHalf = ofBetter.passed_s(times->until_m[half]) - passed;
         const auto [lowHalf, highHalf] = intervalOf(times->until[half], passed);
         out.heldHalfWay += lowHalf <= wantedHalf && wantedHalf <= highHalf ? 1.0 / days : 0.0;
-        out.claimed += low > 0.0 || high < 0.0 ? 1.0 / days : 0.0;
-        out.half_s += 0.5 * (high - low) / days;
     }
     fmt::print("{} {} B +{} %: held {:.3f}, half way {:.3f}, claimed {:.3f} of {:.2f} s: {:.2f} \u00b1 {:.2f} s\n",
                design, name, effect_pct, out.held, out.heldHalfWay, out.claimed, time, wanted, out.half_s);

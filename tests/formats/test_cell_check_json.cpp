@@ -46,6 +46,8 @@ TEST_CASE("checks of a cell go through a day's JSON unchanged, with what this ve
 TEST_CASE("checks that nobody can have made are refused with their key") {
     const auto refused = [](const char* text) { return test::messageOf([&] { (void)loadCellFrom(text); }); };
     CHECK(refused("{}").find("arm_m") != std::string::npos);
+    CHECK(refused(R"({"arm_m": 1, "date": "16 May"})").find("2026-05-16") != std::string::npos);
+    CHECK(refused(R"({"arm_m": 1, "date": "2026-13-01"})").find("2026-05-16") != std::string::npos);
     CHECK(refused(R"({"arm_m": 0})").find("arm_m") != std::string::npos);
     CHECK(refused(R"({"arm_m": 1, "arm_within_mm": -1})").find("arm_within_mm") != std::string::npos);
     CHECK(refused(R"({"arm_m": 1, "mass_within_pct": -1})").find("mass_within_pct") != std::string::npos);
@@ -58,7 +60,8 @@ TEST_CASE("checks that nobody can have made are refused with their key") {
     CHECK(station(R"({"station": {"temperature_c": 20, "pressure_kpa": 99, "humidity_pct": 50}})").find("reference") !=
           std::string::npos);
     CHECK(station(R"({"station": {"temperature_c": 20, "pressure_kpa": 99, "humidity_pct": 150},
-                      "reference": {"temperature_c": 20, "pressure_kpa": 99, "humidity_pct": 50}})") != "");
+                      "reference": {"temperature_c": 20, "pressure_kpa": 99, "humidity_pct": 50}})")
+              .find("station") != std::string::npos);
 }
 
 TEST_CASE("a day's record keeps displacement and checks") {

@@ -80,6 +80,10 @@ TEST_CASE("built-in courses go by their names, others are files") {
     const Course held = courseNamed("held:5500:80");
     CHECK(courseFromJson(ObjectReader(courseToJson(held), "day.json")) == held);
     CHECK_FALSE(held.isRolling());
+    const Course both = courseFromJson(ObjectReader(
+        Json::parse(R"({"name": "held", "held": {"rpm": 5500}, "pieces": [{"length_m": 5}]})"), "day.json"));
+    CHECK(both.held);
+    CHECK(courseToJson(both)["pieces"].size() == 1); // not lost
     // A day keeps built-in courses by their names: a file of that name is another course.
     std::ofstream(folder.path() / "larkfell-hill.csv") << "length [m],gradient [%]\n100,2\n50,3\n";
     const Course own = courseNamed((folder.path() / "larkfell-hill.csv").string());

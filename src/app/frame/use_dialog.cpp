@@ -132,7 +132,8 @@ void UseDialog::addCourses(QVBoxLayout& column) {
     for (const Course& course : m_courses)
         m_course->addItem(qs(courseName(course)));
     m_courseWords = quietLabel(u"useCourseWords"_s, this);
-    QRadioButton* choice = addChoice(column, "useCourse", tr("Driven on"), {m_course, m_courseWords});
+    QRadioButton* choice = addChoice(column, "useCourse", tr("Driven on"), {m_course});
+    column.addWidget(m_courseWords);
     choice->setEnabled(m_onCourse != nullptr);
     m_course->setEnabled(m_onCourse != nullptr);
     if (!m_onCourse)

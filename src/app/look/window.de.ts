@@ -1528,12 +1528,8 @@
         <translation>Gehaltene Leistung</translation>
     </message>
     <message>
-        <source>Shown off the straight line, N·m</source>
-        <translation>Abweichung der Anzeige von der Geraden, N·m</translation>
-    </message>
-    <message>
-        <source>hung, N·m</source>
-        <translation>angehängt, N·m</translation>
+        <source>Shown off the straight line over what was hung, N·m</source>
+        <translation>Abweichung der Anzeige von der Geraden über der Last, N·m</translation>
     </message>
     <message>
         <source>zero: %1%2&#xa0;N·m</source>
@@ -4069,8 +4065,12 @@
         <translation>heute</translation>
     </message>
     <message>
-        <source>Keep with the cell</source>
-        <translation>Beim Prüfstand aufheben</translation>
+        <source>Keep</source>
+        <translation>Aufheben</translation>
+    </message>
+    <message>
+        <source>Keep the check with the day&apos;s cell, dated</source>
+        <translation>Die Prüfung mit Datum beim Prüfstand des Tages aufheben</translation>
     </message>
     <message>
         <source>Clear</source>
@@ -4400,8 +4400,8 @@
         <translation>Am Ort; offen gelassen: 9,80665</translation>
     </message>
     <message>
-        <source>As they are hung and taken off: begin and end with nothing on the arm (0).</source>
-        <translation>Wie sie angehängt und abgenommen werden: ohne Masse (0) beginnen und enden.</translation>
+        <source>As they are hung and taken off: begin and end with nothing on the arm (0). Nobody under the load; your cell&apos;s own rules go first.</source>
+        <translation>Wie sie angehängt und abgenommen werden: ohne Masse (0) beginnen und enden. Niemand unter der Last; die Regeln Ihres Prüfstands gehen vor.</translation>
     </message>
     <message>
         <source>hung</source>

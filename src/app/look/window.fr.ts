@@ -1528,12 +1528,8 @@
         <translation>Puissance tenue</translation>
     </message>
     <message>
-        <source>Shown off the straight line, N·m</source>
-        <translation>Écart de l&apos;indication à la droite, N·m</translation>
-    </message>
-    <message>
-        <source>hung, N·m</source>
-        <translation>accroché, N·m</translation>
+        <source>Shown off the straight line over what was hung, N·m</source>
+        <translation>Écart de l&apos;indication à la droite selon la charge, N·m</translation>
     </message>
     <message>
         <source>zero: %1%2&#xa0;N·m</source>
@@ -4069,8 +4065,12 @@
         <translation>aujourd&apos;hui</translation>
     </message>
     <message>
-        <source>Keep with the cell</source>
-        <translation>Garder avec le banc</translation>
+        <source>Keep</source>
+        <translation>Garder</translation>
+    </message>
+    <message>
+        <source>Keep the check with the day&apos;s cell, dated</source>
+        <translation>Garder le contrôle, daté, avec le banc de la journée</translation>
     </message>
     <message>
         <source>Clear</source>
@@ -4400,8 +4400,8 @@
         <translation>Du lieu ; laissé ouvert : 9,80665</translation>
     </message>
     <message>
-        <source>As they are hung and taken off: begin and end with nothing on the arm (0).</source>
-        <translation>Comme elles sont accrochées et retirées : commencer et finir sans masse (0).</translation>
+        <source>As they are hung and taken off: begin and end with nothing on the arm (0). Nobody under the load; your cell&apos;s own rules go first.</source>
+        <translation>Comme elles sont accrochées et retirées : commencer et finir sans masse (0). Personne sous la charge ; les règles de votre banc passent d&apos;abord.</translation>
     </message>
     <message>
         <source>hung</source>

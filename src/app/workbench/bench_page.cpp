@@ -60,20 +60,6 @@ void WeatherPanel::refresh() {
         m_boards[i]->setContent(weatherBoard(m_document.day(), weather, static_cast<WeatherBoard>(i), m_look.theme()));
 }
 
-namespace {
-
-QWidget* makeChecks(DayDocument& document, Look& look, QWidget* parent) {
-    auto* out = new QWidget(parent);
-    auto* column = new QVBoxLayout(out);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(px(8));
-    column->addWidget(new LoadCellPanel(document, look, out), 1);
-    column->addWidget(new StationPanel(document, out));
-    return out;
-}
-
-} // namespace
-
 BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, ActionRegistry& actions, QWidget* parent)
     : PageView(parent), m_actions(actions) {
     setObjectName(u"benchPage"_s);
@@ -97,7 +83,9 @@ BenchPage::BenchPage(DayDocument& document, Selection& selection, Look& look, Ac
     m_parts->addWidget(new AirPanel(document, selection, look, m_parts));
     m_parts->addWidget(new WeatherPanel(document, look, m_parts));
     m_parts->addWidget(new DynoPanel(document, m_parts));
-    m_parts->addWidget(makeChecks(document, look, m_parts));
+    auto* loadCell = new LoadCellPanel(document, look, m_parts);
+    loadCell->addBelow(new StationPanel(document, loadCell));
+    m_parts->addWidget(loadCell);
     column->addWidget(m_parts, 1);
     showPart(0);
 }

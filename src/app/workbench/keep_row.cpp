@@ -21,7 +21,7 @@ KeepRow::KeepRow(const QString& part, QWidget* parent) : QWidget(parent) {
     m_date->setObjectName(part + u"Date"_s);
     m_date->setAccessibleName(tr("Date of the check"));
     m_date->setPlaceholderText(tr("today"));
-    m_date->setMaximumWidth(px(130));
+    m_date->setFixedWidth(px(112));
     row->addWidget(m_date);
     const auto button = [&](const QString& name, const QString& text) {
         auto* out = new QPushButton(text, this);
@@ -29,7 +29,8 @@ KeepRow::KeepRow(const QString& part, QWidget* parent) : QWidget(parent) {
         row->addWidget(out);
         return out;
     };
-    m_keep = button(u"keep"_s, tr("Keep with the cell"));
+    m_keep = button(u"keep"_s, tr("Keep"));
+    m_keep->setToolTip(tr("Keep the check with the day's cell, dated"));
     connect(m_keep, &QPushButton::clicked, this, &KeepRow::keep);
     connect(button(u"clear"_s, tr("Clear")), &QPushButton::clicked, this, &KeepRow::clear);
     row->addStretch(1);

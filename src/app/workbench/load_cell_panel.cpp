@@ -47,8 +47,8 @@ QString newtonMetres(double value, int digits) { return numberText(value, digits
 
 BoardContent loadCellBoard(const LoadCellResult& result, const Theme& theme) {
     BoardContent out;
-    out.title = QObject::tr("Shown off the straight line, N\u00B7m");
-    out.xTitle = QObject::tr("hung, N\u00B7m");
+    out.title = QObject::tr("Shown off the straight line over what was hung, N\u00B7m");
+    out.xTitle = u"N\u00B7m"_s;
     out.zeroLine = true;
     out.symmetric = true;
     out.leastSpan = 0.004 * result.highest_nm;
@@ -83,13 +83,18 @@ LoadCellPanel::LoadCellPanel(DayDocument& document, Look& look, QWidget* parent)
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(px(8));
     row->addWidget(makeEntry());
-    row->addWidget(makeAnswer(), 1);
+    m_right = new QVBoxLayout;
+    m_right->setSpacing(px(8));
+    m_right->addWidget(makeAnswer(), 1);
+    row->addLayout(m_right, 1);
     connect(&m_document, &DayDocument::dayChanged, this, &LoadCellPanel::takeDay);
     connect(&m_document, &DayDocument::analysisReady, this, &LoadCellPanel::refresh);
     connect(&m_look, &Look::changed, this, &LoadCellPanel::refresh);
     takeDay();
     refresh();
 }
+
+void LoadCellPanel::addBelow(QWidget* part) { m_right->addWidget(part); }
 
 QWidget* LoadCellPanel::makeEntry() {
     auto* scroll = new QScrollArea(this);
@@ -122,7 +127,8 @@ QWidget* LoadCellPanel::makeEntry() {
         field(u"checkGravity"_s, tr("gravity"), 9.7, 9.9, 4, u"m/s\u00B2"_s, tr("Of the place; left open: 9.80665"), 3);
     panel.column->addLayout(fields);
     auto* words = quietLabel(u"loadCellHow"_s, panel.frame);
-    words->setText(tr("As they are hung and taken off: begin and end with nothing on the arm (0)."));
+    words->setText(tr("As they are hung and taken off: begin and end with nothing on the arm (0). "
+                      "Nobody under the load; your cell's own rules go first."));
     panel.column->addWidget(words);
     m_grid = new QGridLayout;
     m_grid->setHorizontalSpacing(px(8));
@@ -164,9 +170,11 @@ QWidget* LoadCellPanel::makeAnswer() {
             [this](double torque_nm) { m_board->setCursor(torque_nm, newtonMetres(torque_nm, 1)); });
     panel.column->addWidget(m_board, 1);
     m_figures = selectableLabel(u"loadCellFigures"_s, panel.frame);
-    panel.column->addWidget(m_figures);
+    auto* below = new QHBoxLayout;
+    below->addWidget(m_figures, 1);
+    panel.column->addLayout(below);
     m_kept = new KeepRow(u"LoadCell"_s, panel.frame);
-    panel.column->addWidget(m_kept);
+    below->addWidget(m_kept, 0, Qt::AlignBottom);
     connect(m_kept, &KeepRow::changed, this, &LoadCellPanel::refresh);
     connect(m_kept, &KeepRow::keep, this, &LoadCellPanel::keep);
     connect(m_kept, &KeepRow::clear, this, &LoadCellPanel::clear);
@@ -218,8 +226,10 @@ LoadCellCheck LoadCellPanel::check() const {
 void LoadCellPanel::refresh() {
     if (m_rows.size() < kMostRows && m_rows.back().read->number())
         addRow();
-    const auto result = loadCellResult(check());
-    m_kept->mayKeep(result && m_document.isOpen() && m_document.mayEdit());
+    const LoadCellCheck made = check();
+    const auto result = loadCellResult(made);
+    m_kept->mayKeep(result && m_document.day().cell.loadCellCheck != made && m_document.isOpen() &&
+                    m_document.mayEdit());
     m_board->setVisible(result.has_value());
     m_figures->setVisible(result.has_value());
     m_means->setVisible(result.has_value());

@@ -23,6 +23,8 @@ class LoadCellPanel : public QWidget {
     Q_OBJECT
 public:
     LoadCellPanel(DayDocument& document, Look& look, QWidget* parent);
+    /// Another card below the answer.
+    void addBelow(QWidget* part);
     [[nodiscard]] LoadCellCheck check() const;
 
 private:
@@ -44,6 +46,7 @@ private:
     std::filesystem::path m_shownDay;
     NumberField *m_arm = nullptr, *m_armWithin = nullptr, *m_massWithin = nullptr, *m_gravity = nullptr;
     QGridLayout* m_grid = nullptr;
+    QVBoxLayout* m_right = nullptr;
     std::vector<Row> m_rows;
     QLabel *m_answer = nullptr, *m_means = nullptr, *m_figures = nullptr;
     Board* m_board = nullptr;

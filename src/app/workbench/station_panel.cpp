@@ -38,14 +38,22 @@ StationPanel::StationPanel(DayDocument& document, QWidget* parent) : QWidget(par
         grid->addWidget(new PlainLabel(heads[i], panel.frame), 0, i + 1);
     m_station = makeAir(u"station"_s, tr("station"), panel.frame, *grid, 1);
     m_reference = makeAir(u"reference"_s, tr("reference"), panel.frame, *grid, 2);
-    grid->setColumnStretch(4, 1);
-    panel.column->addLayout(grid);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(px(16));
+    auto* fields = new QVBoxLayout; // as high as its lines
+    fields->addLayout(grid);
+    fields->addStretch(1);
+    row->addLayout(fields);
+    auto* words = new QVBoxLayout;
+    row->addLayout(words, 1);
+    panel.column->addLayout(row);
     m_answer = selectableLabel(u"stationAnswer"_s, panel.frame);
-    panel.column->addWidget(m_answer);
+    words->addWidget(m_answer);
     m_means = quietLabel(u"stationMeans"_s, panel.frame);
-    panel.column->addWidget(m_means);
+    words->addWidget(m_means);
     m_kept = new KeepRow(u"Station"_s, panel.frame);
-    panel.column->addWidget(m_kept);
+    words->addStretch(1);
+    panel.column->addWidget(m_kept, 0, Qt::AlignRight);
     connect(m_kept, &KeepRow::changed, this, &StationPanel::refresh);
     connect(m_kept, &KeepRow::keep, this, &StationPanel::keep);
     connect(m_kept, &KeepRow::clear, this, &StationPanel::clear);
@@ -112,7 +120,7 @@ void StationPanel::refresh() {
         m_answer->setText(qs(summary.front()));
         summary.erase(summary.begin());
         m_means->setText(qs(summary));
-        m_kept->mayKeep(m_document.isOpen() && m_document.mayEdit());
+        m_kept->mayKeep(m_document.day().cell.stationCheck != made && m_document.isOpen() && m_document.mayEdit());
     } catch (const DataError& error) {
         m_answer->setText(errorText(error));
     }

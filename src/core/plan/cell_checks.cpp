@@ -90,7 +90,7 @@ void addZeroDrift(LoadCellResult& out) {
 Statement offPhrase(const char* much, const char* little, const char* unknown, const LoadCellResult& r) {
     if (!std::isfinite(r.slopeHalf))
         return {unknown, {signedDecimals(r.off_pct(), 2, "%")}};
-    const Number off = decimals(std::abs(r.off_pct()), 2, "%");
+    const Number off = decimals(std::abs(r.off_pct()), 2);
     const Number half = decimals(r.offHalf_pct(), 2, "%");
     return {r.slope > 1.0 ? much : little, {off, half}};
 }
@@ -147,7 +147,7 @@ StationResult stationResult(const StationCheck& check, Standard standard, const 
 std::vector<Statement> loadCellSummary(const LoadCellResult& r, std::optional<double> highest_nm) {
     std::vector<Statement> out;
     if (std::isfinite(r.slopeHalf) && std::abs(r.slope - 1.0) <= r.slopeHalf)
-        out.push_back({"check.cell_right", {signedDecimals(r.off_pct(), 2, "%"), decimals(r.offHalf_pct(), 2, "%")}});
+        out.push_back({"check.cell_right", {signedDecimals(r.off_pct(), 2), decimals(r.offHalf_pct(), 2, "%")}});
     else
         out.push_back(offPhrase("check.cell_much", "check.cell_little", "check.cell_no_interval", r));
     out.push_back({"check.cell_means"});

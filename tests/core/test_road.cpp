@@ -509,6 +509,12 @@ TEST_CASE("where a hill is won is said by its corners, and a course can be a use
     CHECK(said.find("548 m (out of the lower hairpin)") != std::string::npos);
     CHECK(said.find("844 m (in the moor bend)") != std::string::npos);
 
+    out.delta_s = -0.85;
+    out.low_s = -0.93;
+    out.high_s = -0.77;
+    out.base_s = 58.9;
+    CHECK(inEnglish(roadSummary(road, out)).find("B is 0.85 \xC2\xB1 0.08 s quicker than A, of 58.9 s") !=
+          std::string::npos);
     const LeadAlong lead = leadAlong(analysis, road, "A", "B");
     REQUIRE(lead.low_s.size() == lead.later_s.size());
     CHECK(lead.high_s.front() == lead.low_s.front()); // nothing is behind anybody yet
@@ -564,6 +570,9 @@ TEST_CASE("one speed held: the mean power there, through the day's model") {
     const HeldDifference* back = answer.find("B", "A");
     REQUIRE(back);
     CHECK(inEnglish(heldSummary(answer, *back)).find("less than B") != std::string::npos);
+    const HeldDifference plain{"A", "B", 60000.0, 2200.0, 1700.0, 2700.0, true};
+    CHECK(inEnglish(heldSummary(answer, plain)).find("B gives 2.2 \xC2\xB1 0.5 kW more than A, of 60.0 kW") !=
+          std::string::npos);
     HeldDifference open = *found;
     open.low_w = -1.0;
     CHECK(inEnglish(heldSummary(answer, open)).find("cannot tell") != std::string::npos);

@@ -280,6 +280,7 @@ TEST_CASE("the load cell is checked by masses on an arm, and the check is kept w
     w.window->showPage("report");
     REQUIRE(w.settled());
     CHECK(w.find<ReportPage>("reportPage")->shownText().contains(u"Load cell checked 2026-05-16"_s));
+    CHECK(w.find<QCheckBox>("section5")->isVisible());
     w.find<QCheckBox>("section5")->click();
     CHECK_FALSE(w.find<ReportPage>("reportPage")->shownText().contains(u"Load cell checked"_s));
 

@@ -139,11 +139,14 @@ TEST_CASE("the sheet says what the pair is worth on the day's course, when it ke
     auto& report = *w.find<ReportPage>("reportPage");
     const size_t sheets = report.sheets().size();
     CHECK_FALSE(report.shownText().contains(u"Larkfell"_s));
+    CHECK_FALSE(w.find<QCheckBox>("section11")->isVisible()); // the day keeps no course
+    CHECK_FALSE(w.find<QCheckBox>("section5")->isVisible());  // and no checks
     w.window->showPage("road");
     drive(w, "larkfell-hill");
     w.window->showPage("report");
     REQUIRE(w.settled());
     CHECK(report.sheets().size() == sheets + 1);
+    CHECK(w.find<QCheckBox>("section11")->isVisible());
     CHECK(report.shownText().contains(u"Over the Larkfell hill, B is"_s));
     CHECK(report.shownText().contains(u"shift out of gear 1"_s));
 }

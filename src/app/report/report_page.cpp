@@ -123,7 +123,8 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
         title->setProperty("title", true);
         column->addWidget(title);
     };
-    const auto addSection = [&](const QString& text, bool report::SheetSections::*member) {
+    const auto addSection = [&](const QString& text, bool report::SheetSections::*member,
+                                bool (*dayHas)(const TestDay&) = nullptr) {
         auto* box = new QCheckBox(text, side);
         box->setObjectName(u"section%1"_s.arg(number++));
         box->setChecked(true);
@@ -133,6 +134,8 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
             refresh();
         });
         column->addWidget(box);
+        if (dayHas)
+            m_offered.emplace_back(box, dayHas);
     };
     addTitle(tr("On the sheet"));
     addSection(tr("What changed, like for like"), &report::SheetSections::changed);
@@ -140,15 +143,18 @@ QWidget* ReportPage::makeSide(ActionRegistry& actions) {
     addSection(tr("Difference with its band"), &report::SheetSections::difference);
     addSection(tr("Averages, peaks, crossovers"), &report::SheetSections::bands);
     addSection(tr("What was left out"), &report::SheetSections::leftOut);
-    addSection(tr("Checks of the cell's instruments"), &report::SheetSections::checks);
+    addSection(tr("Checks of the cell's instruments"), &report::SheetSections::checks,
+               [](const TestDay& day) { return day.cell.loadCellCheck || day.cell.stationCheck; });
     addSection(tr("How it was worked out"), &report::SheetSections::method);
     column->addSpacing(px(10));
     addTitle(tr("Pages behind it"));
     addSection(tr("The other curve of Compare"), &report::SheetSections::quantity);
     addSection(tr("All builds: the field"), &report::SheetSections::field);
     addSection(tr("What each part gives: credit"), &report::SheetSections::credit);
-    addSection(tr("Builds of other days"), &report::SheetSections::otherDays);
-    addSection(tr("Worth on the day's course"), &report::SheetSections::road);
+    addSection(tr("Builds of other days"), &report::SheetSections::otherDays,
+               [](const TestDay& day) { return !day.plan.earlier.empty(); });
+    addSection(tr("Worth on the day's course"), &report::SheetSections::road,
+               [](const TestDay& day) { return day.plan.course.has_value(); });
     column->addSpacing(px(16));
     for (const char* id : {"report.print", "report.pdf", "report.html", "report.svg", "report.csv", "day.export_zip"}) {
         QAction* action = actions.get(id);
@@ -280,6 +286,8 @@ void ReportPage::exportCsv(const std::filesystem::path& target) const {
 }
 
 void ReportPage::refresh() {
+    for (const auto& [box, dayHas] : m_offered)
+        box->setVisible(dayHas(m_document.day()));
     if (!isVisible())
         return; // the sheets are drawn when somebody looks
     const auto analysis = m_document.analysis();

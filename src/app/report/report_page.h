@@ -58,6 +58,8 @@ private:
     Look& m_look;
     OtherDays& m_otherDays;
     report::SheetSections m_sections;
+    /// Choices that are shown while the day has what they are about.
+    std::vector<std::pair<QCheckBox*, bool (*)(const TestDay&)>> m_offered;
     report::Paper m_paperKind = report::Paper::A4;
     report::Letterhead m_head;
     std::vector<report::Page> m_shown;

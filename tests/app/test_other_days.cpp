@@ -170,3 +170,27 @@ TEST_CASE("an answer about one day is never shown beside another") {
     document.show(readDay(test::boostDay()), {});
     CHECK_FALSE(test::waitFor([&] { return others.answer().cell.days != 0; }, 500));
 }
+
+TEST_CASE("a logbook that could not be asked is asked again") {
+    const OwnLogbook book;
+    book.add(test::demoDay(), "2024-06-01");
+    const QByteArray there = qgetenv("HILLRUN_LOGBOOK");
+    qputenv("HILLRUN_LOGBOOK", "/proc/no such place/book.sqlite");
+    LogbookLink link;
+    link.setAddress({});
+    DayDocument document;
+    OtherDays others(document, link);
+    document.show(readDay(test::demoDay()), {});
+    REQUIRE(test::waitFor([&] { return document.analysis() && !document.isBusy(); }));
+    others.bringUpToDate();
+    REQUIRE(test::waitFor([&] { return !others.isBusy(); }));
+    CHECK(others.answer().cell.days == 0);
+    qputenv("HILLRUN_LOGBOOK", there);
+    CHECK(test::waitFor( // a place that refused is left alone for five seconds
+        [&] {
+            if (!others.isBusy())
+                others.bringUpToDate();
+            return others.answer().cell.days == 1;
+        },
+        20000));
+}

@@ -21,6 +21,11 @@ Json buildJson(const RoadBuild& build) {
     out["times"] = Json::array();
     for (const SpeedTime& one : build.times)
         out["times"].push_back({{"from_kmh", one.from_kmh}, {"to_kmh", one.to_kmh}, {"s", one.seconds}});
+    out["distances"] = Json::array();
+    for (const Passing& one : build.passings)
+        out["distances"].push_back({{"m", one.distance_m}, {"s", one.seconds}, {"kmh", one.speed_ms * kKmhPerMs}});
+    out["top_speed_kmh"] = build.top ? Json(build.top->speed_ms * kKmhPerMs) : Json(nullptr);
+    out["top_speed_gear"] = build.top ? Json(build.top->gear + 1) : Json(nullptr);
     out["shift_rpm"] = build.run.shift_rpm;
     out["use"] = Json::array();
     for (const SpeedShare& one : build.use)

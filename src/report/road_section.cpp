@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "core/road/lead_along.h"
 #include "core/units/road_speed.h"
 #include "report/plot.h"
 #include "report/sections.h"
@@ -20,10 +21,20 @@ void addTimes(const Telling& t, const RoadBuild& first, const RoadBuild& second,
             if (one.from_kmh == other.from_kmh && one.to_kmh == other.to_kmh)
                 out.rows.push_back({t.said("sheet.road_between", {decimals(one.from_kmh, 0), decimals(one.to_kmh, 0)}),
                                     secondsText(t, one.seconds), secondsText(t, other.seconds)});
-    const auto speed = [&](const RoadRun& run) {
-        return t.voice.number(decimals(run.endSpeed_ms * kKmhPerMs, 0, "km/h"));
+    const auto speed = [](double speed_ms) { return decimals(speed_ms * kKmhPerMs, 0, "km/h"); };
+    const auto passed = [&](const Passing& one) {
+        return t.said("sheet.road_passed", {decimals(one.seconds, 2, "s"), speed(one.speed_ms)});
     };
-    out.rows.push_back({t.said("sheet.road_end"), speed(first.run), speed(second.run)});
+    for (size_t i = 0; i < std::min(first.passings.size(), second.passings.size()); ++i)
+        out.rows.push_back({t.voice.number(decimals(first.passings[i].distance_m, 0, "m")), passed(first.passings[i]),
+                            passed(second.passings[i])});
+    out.rows.push_back({t.said("sheet.road_end"), t.voice.number(speed(first.run.endSpeed_ms)),
+                        t.voice.number(speed(second.run.endSpeed_ms))});
+    const auto top = [&](const TopSpeed& one) {
+        return t.said("sheet.road_in_gear", {speed(one.speed_ms), std::to_string(one.gear + 1)});
+    };
+    if (first.top && second.top)
+        out.rows.push_back({t.said("sheet.road_top"), top(*first.top), top(*second.top)});
 }
 
 void addShifts(const Telling& t, const RoadBuild& first, const RoadBuild& second, Table& out) {

@@ -40,6 +40,9 @@ TEST_CASE("the builds of a day are driven along a course, and the sentence says 
     CHECK(lead.bands[0].low.back() < lead.series[0].y.back());
     CHECK(w.text("roadShifts").contains(u"Shift A at rpm: 1\u21922"_s));
     CHECK(w.text("roadColumn0").contains(u"60\u2013100"_s));
+    CHECK(w.text("roadColumn0").contains(u"400\u00A0m"_s));
+    CHECK(w.text("roadColumn0").contains(u"Top speed, level"_s));
+    CHECK(w.text("roadColumn1").contains(u"in gear"_s));
     CHECK(page.canCopy());
     page.copyTable();
     page.copyPicture();

@@ -3,6 +3,7 @@
 #include "core/road/braking.h"
 #include "core/road/day_road.h"
 #include "core/road/held_speed.h"
+#include "core/road/lead_along.h"
 #include "core/road/timed_run.h"
 #include "day_support.h"
 #include "english.h"
@@ -529,6 +530,21 @@ TEST_CASE("where a hill is won is said by its corners, and a course can be a use
     const RoadDifference* between = rolling.find("A", "B");
     CHECK(lead60.high_s.back() - lead60.low_s.back() <= (between->high_s - between->low_s) * 1.0001);
     CHECK(leadAlong(analysis, road, "A", "no such build").distance_m.empty());
+
+    const RoadBuild& driven = *road.build("A");
+    REQUIRE(driven.passings.size() == 3); // 100, 400 and 1 000 of 1 400 m
+    CHECK(driven.passings[1].distance_m == 400.0);
+    CHECK(driven.passings[1].seconds == Approx(driven.run.passed_s(400.0)));
+    CHECK(driven.passings[2].seconds < driven.run.time_s);
+    CHECK(rolling.build("A")->passings.empty());
+    const DayRoad kilometre = dayRoad(day, analysis, *builtInCourse("standing-1000m"));
+    CHECK(kilometre.build("A")->passings.size() == 2);
+    // The run to 400 m is the course of 400 m.
+    const DayRoad short400 = dayRoad(day, analysis, *builtInCourse("standing-400m"));
+    CHECK(kilometre.build("A")->passings[1].seconds == Approx(short400.build("A")->run.time_s).epsilon(1e-5));
+    CHECK(kilometre.build("A")->passings[1].speed_ms == Approx(short400.build("A")->run.endSpeed_ms).epsilon(1e-3));
+    REQUIRE(driven.top);
+    CHECK(driven.top->speed_ms > driven.run.endSpeed_ms);
 
     CHECK(useOnCourse(road, "B").size() > 5);
     CHECK(useOnCourse(road).size() == road.builds.front().use.size());

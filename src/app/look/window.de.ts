@@ -1547,6 +1547,14 @@
         <source>coming down against going up: %1&#xa0;%</source>
         <translation>abwärts gegen aufwärts: %1&#xa0;%</translation>
     </message>
+    <message>
+        <source>%1 in gear %2</source>
+        <translation>%1 im %2. Gang</translation>
+    </message>
+    <message>
+        <source>Top speed, level</source>
+        <translation>Höchstgeschwindigkeit, eben</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>

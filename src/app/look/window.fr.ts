@@ -1547,6 +1547,14 @@
         <source>coming down against going up: %1&#xa0;%</source>
         <translation>à la descente contre la montée : %1&#xa0;%</translation>
     </message>
+    <message>
+        <source>%1 in gear %2</source>
+        <translation>%1 en rapport %2</translation>
+    </message>
+    <message>
+        <source>Top speed, level</source>
+        <translation>Vitesse maximale, à plat</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>

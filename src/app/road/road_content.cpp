@@ -4,6 +4,7 @@
 
 #include "app/look/language.h"
 #include "app/look/words.h"
+#include "core/road/lead_along.h"
 #include "core/units/road_speed.h"
 
 #include <algorithm>
@@ -42,19 +43,15 @@ void addGears(const RoadRun& run, const Theme& theme, BoardContent& out) {
     }
 }
 
-double speedAt(const RoadRun& run, double distance_m) {
-    for (size_t i = 1; i < run.moments.size(); ++i) {
-        const RoadMoment& a = run.moments[i - 1];
-        const RoadMoment& b = run.moments[i];
-        if (distance_m > b.distance_m || !(b.distance_m > a.distance_m))
-            continue;
-        const double share = (distance_m - a.distance_m) / (b.distance_m - a.distance_m);
-        return a.speed_ms + share * (b.speed_ms - a.speed_ms);
-    }
-    return run.endSpeed_ms;
-}
-
 QString seconds(double value, int digits = 2) { return numberText(value, digits) + u"\u00A0s"_s; }
+
+QString speedText(double speed_ms) { return numberText(speed_ms * kKmhPerMs, 0) + u"\u00A0km/h"_s; }
+
+QString passingText(const Passing& one) { return seconds(one.seconds) + u", "_s + speedText(one.speed_ms); }
+
+QString topText(const TopSpeed& top) {
+    return QObject::tr("%1 in gear %2").arg(speedText(top.speed_ms)).arg(top.gear + 1);
+}
 
 QString shiftLine(const RoadBuild& build) {
     QStringList shifts;
@@ -114,7 +111,7 @@ QString roadCursor(const DayRoad& road, const std::string& from, const std::stri
     QString out = numberText(distance_m, 0) + u"\u00A0m"_s;
     for (const std::string& id : {from, to})
         if (const RoadBuild* build = road.build(id))
-            out += u"  %1 %2\u00A0km/h"_s.arg(qs(id), numberText(speedAt(build->run, distance_m) * kKmhPerMs, 0));
+            out += u"  %1 %2\u00A0km/h"_s.arg(qs(id), numberText(build->run.speedAt_ms(distance_m) * kKmhPerMs, 0));
     const RoadBuild* a = road.build(from);
     const RoadBuild* b = road.build(to);
     if (a && b)
@@ -135,8 +132,12 @@ std::vector<RoadRow> roadRows(const DayRoad& road, const std::string& from, cons
             if (one.from_kmh == other.from_kmh && one.to_kmh == other.to_kmh)
                 out.push_back({u"%1\u2013%2\u00A0km/h"_s.arg(one.from_kmh).arg(one.to_kmh), seconds(one.seconds),
                                seconds(other.seconds)});
-    const auto speed = [](const RoadRun& run) { return numberText(run.endSpeed_ms * kKmhPerMs, 0) + u"\u00A0km/h"_s; };
-    out.push_back({QObject::tr("At its end"), speed(a->run), speed(b->run)});
+    for (size_t i = 0; i < std::min(a->passings.size(), b->passings.size()); ++i)
+        out.push_back({numberText(a->passings[i].distance_m, 0) + u"\u00A0m"_s, passingText(a->passings[i]),
+                       passingText(b->passings[i])});
+    out.push_back({QObject::tr("At its end"), speedText(a->run.endSpeed_ms), speedText(b->run.endSpeed_ms)});
+    if (a->top && b->top)
+        out.push_back({QObject::tr("Top speed, level"), topText(*a->top), topText(*b->top)});
     return out;
 }
 

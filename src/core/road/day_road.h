@@ -27,11 +27,20 @@ struct SpeedTime {
     double seconds = 0.0;
 };
 
+/// A place of a standing run, as it was passed.
+struct Passing {
+    double distance_m = 0.0;
+    double seconds = 0.0;
+    double speed_ms = 0.0;
+};
+
 /// A build driven along a course.
 struct RoadBuild {
     std::string id;
     RoadRun run;
-    std::vector<SpeedTime> times; ///< as far as reached; none of a rolling course
+    std::vector<SpeedTime> times;  ///< as far as reached; none of a rolling course
+    std::vector<Passing> passings; ///< 100, 400 and 1 000 m, as far as the course goes; none of a rolling one
+    std::optional<TopSpeed> top;   ///< on level road in the course's air; nothing when it does not move
     std::vector<SpeedShare> use;
 };
 
@@ -105,16 +114,6 @@ SpeedWeights useOnCourse(const DayRoad& road, const std::string& build = {});
 
 DayRoad dayRoad(const TestDay& day, const DayAnalysis& analysis, const Course& course);
 
-/// How much later a build passes each place than another, over the way that both drove, each with its own 95 %
-/// interval: the time up to there goes through the day's model. Between two speeds the interval of the whole time is
-/// spread in proportion to the time. Without an interval low and high are empty; nothing for builds that do not arrive.
-struct LeadAlong {
-    std::vector<double> distance_m;
-    std::vector<double> later_s;
-    std::vector<double> low_s;
-    std::vector<double> high_s;
-};
-LeadAlong leadAlong(const DayAnalysis& analysis, const DayRoad& road, const std::string& from, const std::string& to);
 /// Length of the way that a run drove.
 double wayOf(const DayRoad& road, const RoadRun& run);
 

@@ -331,6 +331,18 @@ double RoadRun::passed_s(double distance_m) const {
     return a.time_s + span * low;
 }
 
+double RoadRun::speedAt_ms(double distance_m) const {
+    for (size_t i = 1; i < moments.size(); ++i) {
+        const RoadMoment& a = moments[i - 1];
+        const RoadMoment& b = moments[i];
+        if (distance_m > b.distance_m || !(b.distance_m > a.distance_m))
+            continue;
+        const double share = (distance_m - a.distance_m) / (b.distance_m - a.distance_m);
+        return a.speed_ms + share * (b.speed_ms - a.speed_ms);
+    }
+    return endSpeed_ms;
+}
+
 RoadRun driveCourse(const RoadVehicle& vehicle, const EngineCurve& engine, const Course& course,
                     double airDensity_kg_m3) {
     Driver driver(vehicle, engine, course, airDensity_kg_m3);

@@ -40,8 +40,9 @@ struct RoadRun {
     [[nodiscard]] std::optional<double> reached_s(double speed_ms) const;
     /// From the last time that it was no faster than the one until it first reached the other.
     [[nodiscard]] std::optional<double> between_s(double from_ms, double to_ms) const;
-    /// When a place was passed.
+    /// When a place was passed, and how fast.
     [[nodiscard]] double passed_s(double distance_m) const;
+    [[nodiscard]] double speedAt_ms(double distance_m) const;
 };
 
 /// Drives it at full throttle, in the best gears, from a standstill or between two speeds. Longitudinal motion only;

@@ -532,13 +532,10 @@ TEST_CASE("where a hill is won is said by its corners, and a course can be a use
     CHECK(leadAlong(analysis, road, "A", "no such build").distance_m.empty());
 
     const RoadBuild& driven = *road.build("A");
-    REQUIRE(driven.passings.size() == 3); // 100, 400 and 1 000 of 1 400 m
-    CHECK(driven.passings[1].distance_m == 400.0);
-    CHECK(driven.passings[1].seconds == Approx(driven.run.passed_s(400.0)));
-    CHECK(driven.passings[2].seconds < driven.run.time_s);
+    CHECK(driven.passings.empty()); // a hill with corners
     CHECK(rolling.build("A")->passings.empty());
     const DayRoad kilometre = dayRoad(day, analysis, *builtInCourse("standing-1000m"));
-    CHECK(kilometre.build("A")->passings.size() == 2);
+    REQUIRE(kilometre.build("A")->passings.size() == 2); // 100 and 400 m
     // The run to 400 m is the course of 400 m.
     const DayRoad short400 = dayRoad(day, analysis, *builtInCourse("standing-400m"));
     CHECK(kilometre.build("A")->passings[1].seconds == Approx(short400.build("A")->run.time_s).epsilon(1e-5));

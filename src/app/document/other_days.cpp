@@ -33,11 +33,12 @@ OtherDays::OtherDays(DayDocument& document, LogbookLink& link) : m_document(docu
     connect(&m_document, &DayDocument::analysisReady, this, &OtherDays::markOutdated);
     connect(&m_document, &DayDocument::dayChanged, this, &OtherDays::markOutdated);
     connect(&m_link, &LogbookLink::changed, this, &OtherDays::markOutdated);
-    connect(&m_link, &LogbookLink::failed, this, [this] { // no answer will come; the next page that shows one asks again
-        m_answered = m_asked;
-        m_outdated = true;
-        Q_EMIT changed();
-    });
+    connect(&m_link, &LogbookLink::failed, this,
+            [this] { // no answer will come; the next page that shows one asks again
+                m_answered = m_asked;
+                m_outdated = true;
+                Q_EMIT changed();
+            });
 }
 
 void OtherDays::markOutdated() {

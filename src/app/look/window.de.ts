@@ -1548,12 +1548,8 @@
         <translation>abwärts gegen aufwärts: %1&#xa0;%</translation>
     </message>
     <message>
-        <source>%1 in gear %2</source>
-        <translation>%1 im %2. Gang</translation>
-    </message>
-    <message>
-        <source>Top speed, level</source>
-        <translation>Höchstgeschwindigkeit, eben</translation>
+        <source>Top speed · gear</source>
+        <translation>V max · Gang</translation>
     </message>
 </context>
 <context>

@@ -1548,12 +1548,8 @@
         <translation>à la descente contre la montée : %1&#xa0;%</translation>
     </message>
     <message>
-        <source>%1 in gear %2</source>
-        <translation>%1 en rapport %2</translation>
-    </message>
-    <message>
-        <source>Top speed, level</source>
-        <translation>Vitesse maximale, à plat</translation>
+        <source>Top speed · gear</source>
+        <translation>V max · rapport</translation>
     </message>
 </context>
 <context>

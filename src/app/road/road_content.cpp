@@ -49,9 +49,7 @@ QString speedText(double speed_ms) { return numberText(speed_ms * kKmhPerMs, 0) 
 
 QString passingText(const Passing& one) { return seconds(one.seconds) + u", "_s + speedText(one.speed_ms); }
 
-QString topText(const TopSpeed& top) {
-    return QObject::tr("%1 in gear %2").arg(speedText(top.speed_ms)).arg(top.gear + 1);
-}
+QString topText(const TopSpeed& top) { return speedText(top.speed_ms) + u" \u00B7 "_s + QString::number(top.gear + 1); }
 
 QString shiftLine(const RoadBuild& build) {
     QStringList shifts;
@@ -137,7 +135,7 @@ std::vector<RoadRow> roadRows(const DayRoad& road, const std::string& from, cons
                        passingText(b->passings[i])});
     out.push_back({QObject::tr("At its end"), speedText(a->run.endSpeed_ms), speedText(b->run.endSpeed_ms)});
     if (a->top && b->top)
-        out.push_back({QObject::tr("Top speed, level"), topText(*a->top), topText(*b->top)});
+        out.push_back({QObject::tr("Top speed \u00B7 gear"), topText(*a->top), topText(*b->top)});
     return out;
 }
 

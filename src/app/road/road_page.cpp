@@ -148,6 +148,7 @@ QWidget* RoadPage::makeRight() {
     }
     m_shifts = selectableLabel(u"roadShifts"_s, m_boards);
     m_shifts->setProperty("quiet", true);
+    m_shifts->setMinimumWidth(px(170));
     table->addWidget(m_shifts, 1, Qt::AlignTop);
     column->addLayout(table);
     for (Board* board : {m_speed, m_lead})

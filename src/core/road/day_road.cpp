@@ -48,13 +48,20 @@ EngineCurve measuredLoss(const DayAnalysis& analysis) {
     return out;
 }
 
+/// From a standstill along a level road without corners.
+bool isStandingRun(const Course& course) {
+    return !course.isRolling() && std::all_of(course.pieces.begin(), course.pieces.end(), [](const CoursePiece& piece) {
+        return piece.gradient == 0.0 && !piece.limit_ms;
+    });
+}
+
 RoadBuild driven(const std::string& id, const EngineCurve& engine, const DayRoad& road) {
     RoadBuild out{id, driveCourse(road.vehicle, engine, road.course, road.airDensity_kg_m3), {}, {}, {}, {}};
     if (!road.course.isRolling() && out.run.finished())
         for (const auto& [from, to] : kSpeeds_kmh)
             if (const auto seconds = out.run.between_s(from / kKmhPerMs, to / kKmhPerMs))
                 out.times.push_back({from, to, *seconds});
-    if (!road.course.isRolling() && out.run.finished())
+    if (isStandingRun(road.course) && out.run.finished())
         for (const double at : kPlaces_m)
             if (at < road.course.length_m())
                 out.passings.push_back({at, out.run.passed_s(at), out.run.speedAt_ms(at)});

@@ -39,7 +39,7 @@ struct RoadBuild {
     std::string id;
     RoadRun run;
     std::vector<SpeedTime> times;  ///< as far as reached; none of a rolling course
-    std::vector<Passing> passings; ///< 100, 400 and 1 000 m, as far as the course goes; none of a rolling one
+    std::vector<Passing> passings; ///< 100, 400 and 1 000 m of a level road without corners
     std::optional<TopSpeed> top;   ///< on level road in the course's air; nothing when it does not move
     std::vector<SpeedShare> use;
 };

@@ -124,6 +124,8 @@ void UseDialog::addCourses(QVBoxLayout& column) {
     m_course = new QComboBox(this);
     m_course->setObjectName(u"useCourseField"_s);
     m_course->setAccessibleName(tr("Course"));
+    m_course->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    m_course->setMinimumContentsLength(20);
     if (const auto own = courseOfDay(m_day); own && !own->held)
         m_courses.push_back(*own);
     for (const std::string& name : builtInCourses())

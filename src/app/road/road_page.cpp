@@ -81,6 +81,9 @@ QWidget* RoadPage::makeLeft() {
     m_courses = new QComboBox(panel.frame);
     m_courses->setObjectName(u"courseChoice"_s);
     m_courses->setAccessibleName(tr("Course"));
+    m_courses->setSizeAdjustPolicy(
+        QComboBox::AdjustToMinimumContentsLengthWithIcon); // long names are cut, not the side
+    m_courses->setMinimumContentsLength(12);
     for (const std::string& name : builtInCourses())
         m_courses->addItem(phrase("course." + name), qs(name));
     m_courses->addItem(tr("One speed held (boat, aircraft)"), QString(kHeld));

@@ -9,6 +9,8 @@
 namespace hillrun {
 namespace {
 
+constexpr size_t kMostHung = 40; ///< as many as Bench has lines for
+
 double aboveZero(ObjectReader& in, const char* key, std::optional<double> value) {
     if (!value)
         throw DataError(Problem::MissingKey, {}, in.place(key));
@@ -65,7 +67,11 @@ LoadCellCheck loadCellCheckFromJson(ObjectReader in) {
     notNegative(in, "mass_within_pct", out.massWithin_pct);
     if (out.gravity_ms2)
         aboveZero(in, "gravity_ms2", out.gravity_ms2);
-    for (ObjectReader& one : in.objects("hung")) {
+    auto hung = in.objects("hung");
+    if (hung.size() > kMostHung)
+        throw DataError(Problem::BadValue, {std::to_string(hung.size()), Statement{"not_allowed.most_readings"}},
+                        in.place("hung"));
+    for (ObjectReader& one : hung) {
         const auto mass_kg = one.number("mass_kg");
         const auto read_nm = one.number("read_nm");
         notNegative(one, "mass_kg", mass_kg);

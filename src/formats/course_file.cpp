@@ -214,7 +214,7 @@ Course courseNamed(const std::string& nameOrFile) {
     const auto read = ending == ".gpx" ? courseFromGpx : courseFromCsv;
     const std::string name = path.stem().string();
     return read(text, nameOrFile,
-                builtInCourse(name) ? name + "-own" : name); // a day keeps built-in ones by name alone
+                builtInCourse(name) || name == "held" ? name + "-own" : name); // these a day knows by name
 }
 
 } // namespace hillrun

@@ -46,6 +46,12 @@ TEST_CASE("checks of a cell go through a day's JSON unchanged, with what this ve
 TEST_CASE("checks that nobody can have made are refused with their key") {
     const auto refused = [](const char* text) { return test::messageOf([&] { (void)loadCellFrom(text); }); };
     CHECK(refused("{}").find("arm_m") != std::string::npos);
+    Json many{{"arm_m", 1.0}, {"hung", Json::array()}};
+    for (int i = 0; i < 40; ++i)
+        many["hung"].push_back({{"mass_kg", i}, {"read_nm", i}});
+    CHECK(loadCellFrom(many.dump().c_str()).hung.size() == 40);
+    many["hung"].push_back({{"mass_kg", 1}, {"read_nm", 1}});
+    CHECK(refused(many.dump().c_str()).find("40 readings") != std::string::npos);
     CHECK(refused(R"({"arm_m": 1, "date": "16 May"})").find("2026-05-16") != std::string::npos);
     CHECK(refused(R"({"arm_m": 1, "date": "2026-13-01"})").find("2026-05-16") != std::string::npos);
     CHECK(refused(R"({"arm_m": 0})").find("arm_m") != std::string::npos);

@@ -77,6 +77,8 @@ TEST_CASE("built-in courses go by their names, others are files") {
         INFO(text);
         CHECK_THROWS_AS(courseNamed(text), DataError);
     }
+    std::ofstream(folder.path() / "held.csv") << "length [m],gradient [%]\n100,2\n";
+    CHECK(courseNamed((folder.path() / "held.csv").string()).name == "held-own"); // no speed is held on it
     const Course held = courseNamed("held:5500:80");
     CHECK(courseFromJson(ObjectReader(courseToJson(held), "day.json")) == held);
     CHECK_FALSE(held.isRolling());

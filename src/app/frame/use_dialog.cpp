@@ -140,8 +140,12 @@ void UseDialog::addCourses(QVBoxLayout& column) {
     m_course->setEnabled(m_onCourse != nullptr);
     if (!m_onCourse)
         m_courseWords->setText(tr("needs curves: make the first pulls"));
-    connect(m_course, &QComboBox::activated, choice, [choice] { choice->setChecked(true); });
-    connect(m_course, &QComboBox::activated, this, &UseDialog::driveCourse);
+    connect(m_course, &QComboBox::activated, this, [this, choice] {
+        if (choice->isChecked())
+            driveCourse();
+        else
+            choice->setChecked(true); // which drives it
+    });
     connect(choice, &QRadioButton::toggled, this, [this](bool on) {
         if (on)
             driveCourse();

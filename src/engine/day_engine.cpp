@@ -89,10 +89,17 @@ std::shared_ptr<const DayAnalysis> DayEngine::analyse(const TestDay& day, const 
     const FittedDay& fitted = fit(plan);
     if (stop.stop_requested())
         return nullptr;
-    const auto answered = answerWith(day, settings, std::move(reduced), plan, fitted);
-    report(progress, 0.8);
+    const std::vector<PullResult> pulls = reduced.pulls;
+    std::shared_ptr<const DayAnalysis> answered;
     std::vector<std::vector<Event>> events(day.pulls.size());
-    if (!searchAll(day, answered->pulls, events, stop))
+    bool searched = false;
+    m_workers.forEach(2, [&](size_t part) { // neither needs the other, and the answer leaves cores idle
+        if (part == 0)
+            answered = answerWith(day, settings, std::move(reduced), plan, fitted);
+        else
+            searched = searchAll(day, pulls, events, stop);
+    });
+    if (!searched)
         return nullptr;
     report(progress, 1.0);
     if (m_finished.answer == answered && m_finished.events == events)

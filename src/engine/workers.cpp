@@ -3,7 +3,6 @@
 #include "engine/workers.h"
 
 #include <algorithm>
-#include <utility>
 
 namespace hillrun {
 
@@ -18,68 +17,65 @@ Workers::~Workers() {
         const std::lock_guard lock(m_mutex);
         m_end = true;
     }
-    m_wake.notify_all();
+    m_changed.notify_all();
     for (std::thread& thread : m_threads)
         thread.join();
 }
 
 bool Workers::forEach(size_t count, const std::function<void(size_t)>& work, const std::stop_token& stop) {
-    {
-        const std::lock_guard lock(m_mutex);
-        m_work = &work;
-        m_stop = stop;
-        m_next = 0;
-        m_count = count;
-        m_failure = nullptr;
-    }
-    if (count > 1)
-        m_wake.notify_all();
-    takePieces();
+    Job job{work, stop, count};
     std::unique_lock lock(m_mutex);
-    m_done.wait(lock, [this] { return m_busy == 0; });
-    m_work = nullptr;
-    if (m_failure)
-        std::rethrow_exception(std::exchange(m_failure, nullptr));
-    return m_next >= m_count;
+    m_jobs.push_back(&job);
+    if (count > 1)
+        m_changed.notify_all();
+    while (job.canBegin() || job.busy > 0) {
+        if (job.canBegin())
+            takePiece(job, lock);
+        else if (Job* other = jobToBegin()) // what its own last pieces wait for may be there
+            takePiece(*other, lock);
+        else
+            m_changed.wait(lock);
+    }
+    std::erase(m_jobs, &job);
+    if (job.failure)
+        std::rethrow_exception(job.failure);
+    return job.next >= job.count;
 }
 
 void Workers::run() {
     std::unique_lock lock(m_mutex);
-    while (true) {
-        m_wake.wait(lock, [this] { return m_end || (m_work && m_next < m_count); });
-        if (m_end)
-            return;
-        lock.unlock();
-        takePieces();
-        lock.lock();
+    while (!m_end) {
+        if (Job* job = jobToBegin())
+            takePiece(*job, lock);
+        else
+            m_changed.wait(lock);
     }
 }
 
-/// Works until nothing is left to begin.
-void Workers::takePieces() {
-    std::unique_lock lock(m_mutex);
-    while (m_work && m_next < m_count && !m_stop.stop_requested() && !m_failure) {
-        const size_t piece = m_next++;
-        const auto* work = m_work;
-        ++m_busy;
-        lock.unlock();
-        std::exception_ptr failure;
-        try {
-            (*work)(piece);
-        } catch (...) {
-            failure = std::current_exception();
-        }
-        lock.lock();
-        --m_busy;
-        if (failure && (!m_failure || piece < m_failedAt)) {
-            m_failure = failure;
-            m_failedAt = piece;
-        }
+/// The newest that has pieces to begin: older ones wait for it.
+Workers::Job* Workers::jobToBegin() const {
+    const auto job = std::find_if(m_jobs.rbegin(), m_jobs.rend(), [](const Job* one) { return one->canBegin(); });
+    return job == m_jobs.rend() ? nullptr : *job;
+}
+
+void Workers::takePiece(Job& job, std::unique_lock<std::mutex>& lock) {
+    const size_t piece = job.next++;
+    ++job.busy;
+    lock.unlock();
+    std::exception_ptr failure;
+    try {
+        job.work(piece);
+    } catch (...) {
+        failure = std::current_exception();
     }
-    if (m_stop.stop_requested() || m_failure)
-        m_work = nullptr; // so that nobody waits for pieces that will not be begun
-    if (m_busy == 0)
-        m_done.notify_all();
+    lock.lock();
+    --job.busy;
+    if (failure && (!job.failure || piece < job.failedAt)) {
+        job.failure = failure;
+        job.failedAt = piece;
+    }
+    if (job.busy == 0 && !job.canBegin())
+        m_changed.notify_all();
 }
 
 } // namespace hillrun

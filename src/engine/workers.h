@@ -14,7 +14,7 @@
 namespace hillrun {
 
 /// Threads for pieces of work that do not depend on each other. Each piece writes only to its own place, so that one
-/// thread and many give the same digits. Used by one caller at a time; the destructor waits.
+/// thread and many give the same digits. A piece may have pieces of its own done; the destructor waits.
 class Workers {
 public:
     /// 0: as many as the machine has cores. The calling thread counts as one of them.
@@ -28,19 +28,24 @@ public:
     bool forEach(size_t count, const std::function<void(size_t)>& work, const std::stop_token& stop = {});
 
 private:
+    /// What one call of forEach has to do; it lives as long as the call.
+    struct Job {
+        const std::function<void(size_t)>& work;
+        std::stop_token stop;
+        size_t count;
+        size_t next = 0;
+        size_t busy = 0;
+        size_t failedAt = 0;
+        std::exception_ptr failure{};
+        [[nodiscard]] bool canBegin() const { return next < count && !failure && !stop.stop_requested(); }
+    };
     void run();
-    void takePieces();
+    [[nodiscard]] Job* jobToBegin() const;
+    void takePiece(Job& job, std::unique_lock<std::mutex>& lock);
 
     std::mutex m_mutex;
-    std::condition_variable m_wake;
-    std::condition_variable m_done;
-    const std::function<void(size_t)>* m_work = nullptr; ///< null: nothing to do
-    std::stop_token m_stop;
-    size_t m_next = 0;
-    size_t m_count = 0;
-    size_t m_busy = 0;
-    size_t m_failedAt = 0;
-    std::exception_ptr m_failure;
+    std::condition_variable m_changed; ///< there is more to begin, or a job has ended
+    std::vector<Job*> m_jobs;          ///< the newest last
     bool m_end = false;
     std::vector<std::thread> m_threads;
 };

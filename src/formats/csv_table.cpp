@@ -127,7 +127,9 @@ struct Reading {
 
 Reading readingOf(std::string_view line, char separator, char decimal) {
     Reading out;
-    if (separator != ' ' && line.find(separator) == std::string_view::npos)
+    const bool oneCell = separator == ' ' ? std::none_of(line.begin(), line.end(), isBlank)
+                                          : line.find(separator) == std::string_view::npos;
+    if (oneCell)
         return out;
     for (const std::string_view raw : cellsOf(line, separator)) {
         const std::string_view cell = unquoted(raw);

@@ -254,6 +254,24 @@ TEST_CASE("workers do every piece once, hear a stop and hand on the first failur
     }
 }
 
+TEST_CASE("a piece of work may have pieces of its own") {
+    for (const unsigned threads : {1U, 2U, 5U}) {
+        Workers workers(threads);
+        std::vector<std::atomic<int>> done(60);
+        CHECK(workers.forEach(
+            3, [&](size_t outer) { CHECK(workers.forEach(20, [&](size_t inner) { ++done[20 * outer + inner]; })); }));
+        CHECK(std::all_of(done.begin(), done.end(), [](const auto& count) { return count == 1; }));
+        CHECK_THROWS_WITH(workers.forEach(3,
+                                          [&](size_t outer) {
+                                              workers.forEach(4, [&](size_t inner) {
+                                                  if (outer == 1 && inner == 2)
+                                                      throw std::runtime_error("the inner one");
+                                              });
+                                          }),
+                          "the inner one");
+    }
+}
+
 TEST_CASE("a day whose rows are not held gives the same answer to the digit") {
     for (const auto& path : {test::demoDay(), test::rollerDay(), test::boostDay()}) {
         TestDay day = readDay(path);

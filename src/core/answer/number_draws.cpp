@@ -27,11 +27,14 @@ Eigen::MatrixXd rootOf(const Eigen::MatrixXd& covariance) {
 }
 
 Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers, const ForEach& forEach) {
-    std::vector<float> scales;
-    const boost::math::chi_squared chi(numbers.degreesOfFreedom);
+    Eigen::ArrayXf scales(kScales); // equal chances in turn scatter less than draws
+    namespace policy = boost::math::policies;
+    using Plain = policy::policy<policy::promote_double<false>>; // long double would take ten times as long
+    const boost::math::chi_squared_distribution<double, Plain> chi(numbers.degreesOfFreedom);
     for (Index s = 0; s < kScales; ++s)
-        scales.push_back(static_cast<float>(std::sqrt(
-            numbers.degreesOfFreedom / boost::math::quantile(chi, (static_cast<double>(s) + 0.5) / kScales))));
+        scales(s) = static_cast<float>(
+            std::sqrt(numbers.degreesOfFreedom / boost::math::quantile(chi, (static_cast<double>(s) + 0.5) / kScales)));
+    const Eigen::ArrayXf inTurn = scales.replicate(kErrorBlock / kScales, 1);
     const Eigen::MatrixXf root = rootOf(numbers.errorWeights * numbers.errorWeights.transpose()).cast<float>();
     Eigen::MatrixXf out(kErrorDraws, root.rows());
     forEach(kErrorBlocks, [&](size_t block) {
@@ -41,8 +44,7 @@ Eigen::MatrixXf drawErrors(const NumbersOfBuilds& numbers, const ForEach& forEac
         Eigen::MatrixXf z(kErrorBlock, root.cols());
         for (float& one : z.reshaped())
             one = normal(generator);
-        for (Index d = 0; d < kErrorBlock; ++d) // equal chances in turn scatter less than draws
-            z.row(d) *= scales[static_cast<size_t>(d % kScales)];
+        z.array().colwise() *= inTurn;
         out.middleRows(static_cast<Index>(block) * kErrorBlock, kErrorBlock).noalias() = z * root.transpose();
     });
     return out;

@@ -46,8 +46,7 @@ std::vector<double> engineOverDriven(const EventSheet& sheet) {
 
 /// The ratio climbs above its usual value. Which part slips shows in where it does so: a converter at the start, going
 /// away as the speed rises; a clutch at once; a tyre or strap little by little.
-void slip(EventSheet& sheet) {
-    const std::vector<double> ratio = engineOverDriven(sheet);
+void slip(EventSheet& sheet, const std::vector<double>& ratio) {
     if (ratio.empty())
         return;
     const double usual = quantileOf(finiteOf(ratio), 0.2);
@@ -93,7 +92,7 @@ int nearestGear(const EventContext& context, double ratio) {
     return best;
 }
 
-void wrongGear(EventSheet& sheet) {
+void wrongGear(EventSheet& sheet, const std::vector<double>& engineOverDriven) {
     const auto ratio = sheet.curve.source().ratio;
     if (!ratio)
         return;
@@ -101,7 +100,7 @@ void wrongGear(EventSheet& sheet) {
     for (const EventReference& other : sheet.context.references)
         if (other.curve->source().ratio)
             others.push_back(*other.curve->source().ratio);
-    const std::vector<double> along = finiteOf(engineOverDriven(sheet));
+    const std::vector<double> along = finiteOf(engineOverDriven);
     if (along.empty())
         return;
     // Slip moves a part of the sweep, another gear all of it.
@@ -193,9 +192,10 @@ std::vector<UnitAnswer> unitAnswers(double ratio) {
 }
 
 void findDrivelineEvents(EventSheet& sheet) {
+    const std::vector<double> ratio = engineOverDriven(sheet);
     if (!sheet.context.steps)
-        slip(sheet);
-    wrongGear(sheet);
+        slip(sheet, ratio);
+    wrongGear(sheet, ratio);
     wrongUnit(sheet);
 }
 

@@ -39,26 +39,36 @@ const std::vector<double>* EventSheet::channel(const std::string& name) const {
 }
 
 std::vector<double> EventSheet::usual(const std::string& name, bool overAmbient) const {
+    struct Other {
+        std::span<const double> values;
+        long long offset; ///< of this curve's first speed on the other's grid
+        double ambient_kpa;
+    };
     std::vector<double> out(curve.rpm.size(), std::numeric_limits<double>::quiet_NaN());
-    std::vector<std::vector<double>> values(curve.rpm.size());
+    std::vector<Other> others;
     for (const EventReference& other : context.references) {
         const auto it = other.curve->channels().find(name);
         if (it == other.curve->channels().end() || other.curve->rpm.empty() || curve.rpm.size() < 2 ||
             (overAmbient && !(other.ambient_kpa > 0.0)))
             continue;
         const double step = curve.rpm[1] - curve.rpm[0];
-        for (size_t i = 0; i < curve.rpm.size(); ++i) {
-            const auto at = std::llround((curve.rpm[i] - other.curve->rpm.front()) / step);
-            if (at < 0 || at >= static_cast<long long>(it->second.size()))
-                continue;
-            const double value = it->second[static_cast<size_t>(at)] - (overAmbient ? other.ambient_kpa : 0.0);
-            if (std::isfinite(value))
-                values[i].push_back(value);
-        }
+        others.push_back({it->second, std::llround((curve.rpm.front() - other.curve->rpm.front()) / step),
+                          overAmbient ? other.ambient_kpa : 0.0});
     }
-    for (size_t i = 0; i < out.size(); ++i)
-        if (!values[i].empty())
-            out[i] = median(std::move(values[i]));
+    std::vector<double> values;
+    for (size_t i = 0; i < out.size(); ++i) {
+        values.clear();
+        for (const Other& other : others) {
+            const long long at = other.offset + static_cast<long long>(i);
+            if (at < 0 || at >= std::ssize(other.values))
+                continue;
+            const double value = other.values[static_cast<size_t>(at)] - other.ambient_kpa;
+            if (std::isfinite(value))
+                values.push_back(value);
+        }
+        if (!values.empty())
+            out[i] = quantileInPlace(values, 0.5);
+    }
     return out;
 }
 

@@ -27,17 +27,13 @@ Run longestRun(std::span<const double> values, const std::function<bool(double)>
 
 Run longestStill(std::span<const double> values) {
     Run best;
-    Run now;
-    for (size_t i = 0; i < values.size(); ++i) {
-        if (!std::isfinite(values[i])) {
-            now.rows = 0;
-            continue;
-        }
-        if (now.rows == 0 || values[i] != values[now.first])
-            now = {i, 0};
-        ++now.rows;
-        if (now.rows > best.rows)
-            best = now;
+    for (size_t i = 0; i < values.size();) {
+        size_t end = i + 1;
+        while (end < values.size() && values[end] == values[i])
+            ++end;
+        if (end - i > best.rows && std::isfinite(values[i]))
+            best = {i, end - i};
+        i = end;
     }
     return best;
 }
@@ -49,13 +45,15 @@ std::vector<double> finiteOf(std::span<const double> values) {
     return out;
 }
 
-double quantileOf(std::vector<double> values, double share) {
+double quantileInPlace(std::span<double> values, double share) {
     if (values.empty())
         return std::numeric_limits<double>::quiet_NaN();
     const auto at = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
     std::nth_element(values.begin(), values.begin() + at, values.end());
     return values[static_cast<size_t>(at)];
 }
+
+double quantileOf(std::vector<double> values, double share) { return quantileInPlace(values, share); }
 
 double median(std::vector<double> values) { return quantileOf(std::move(values), 0.5); }
 
@@ -71,26 +69,69 @@ double medianStep(std::span<const double> values) {
     return steps.empty() ? 0.0 : median(std::move(steps));
 }
 
+namespace {
+
+/// The finite values inside a window that moves on, in order.
+class SortedWindow {
+public:
+    void insert(double come) {
+        if (std::isfinite(come))
+            m_sorted.insert(placeOf(come), come);
+    }
+    void remove(double gone) {
+        if (std::isfinite(gone))
+            m_sorted.erase(placeOf(gone));
+    }
+    void replace(double gone, double come) {
+        if (!std::isfinite(gone) || !std::isfinite(come)) {
+            remove(gone);
+            insert(come);
+            return;
+        }
+        const auto from = placeOf(gone); // only what lies between the two places moves
+        const auto to = placeOf(come);
+        if (from < to)
+            *std::move(from + 1, to, from) = come;
+        else
+            *(std::move_backward(to, from, from + 1) - 1) = come;
+    }
+    [[nodiscard]] double median() const {
+        return m_sorted.empty() ? std::numeric_limits<double>::quiet_NaN() : m_sorted[m_sorted.size() / 2];
+    }
+
+private:
+    /// The first that is not below the value. Written without branches: which way a reading goes cannot be foretold.
+    [[nodiscard]] std::vector<double>::iterator placeOf(double value) {
+        auto from = m_sorted.begin();
+        for (auto rest = std::ssize(m_sorted); rest > 0;) {
+            const auto half = (rest + 1) / 2;
+            from += from[half - 1] < value ? half : 0;
+            rest -= half;
+        }
+        return from;
+    }
+
+    std::vector<double> m_sorted;
+};
+
+} // namespace
+
 std::vector<double> runningMedian(std::span<const double> values, size_t width) {
     std::vector<double> out(values.size());
-    std::vector<double> sorted; // the finite values inside the window
+    SortedWindow window;
     const size_t reach = std::max<size_t>(1, width / 2);
-    auto insert = [&](double v) {
-        if (std::isfinite(v))
-            sorted.insert(std::upper_bound(sorted.begin(), sorted.end(), v), v);
-    };
-    auto remove = [&](double v) {
-        if (std::isfinite(v))
-            sorted.erase(std::lower_bound(sorted.begin(), sorted.end(), v));
-    };
     for (size_t i = 0; i < std::min(reach, values.size()); ++i)
-        insert(values[i]);
+        window.insert(values[i]);
     for (size_t i = 0; i < values.size(); ++i) {
-        if (i + reach < values.size())
-            insert(values[i + reach]);
-        if (i > reach)
-            remove(values[i - reach - 1]);
-        out[i] = sorted.empty() ? std::numeric_limits<double>::quiet_NaN() : sorted[sorted.size() / 2];
+        const bool comes = i + reach < values.size();
+        const bool goes = i > reach;
+        if (comes && goes)
+            window.replace(values[i - reach - 1], values[i + reach]);
+        else if (comes)
+            window.insert(values[i + reach]);
+        else if (goes)
+            window.remove(values[i - reach - 1]);
+        out[i] = window.median();
     }
     return out;
 }
@@ -107,6 +148,7 @@ double robustSd(std::span<const double> values) {
 
 double sampleNoise(std::span<const double> values) {
     std::vector<double> second;
+    second.reserve(values.size());
     for (size_t i = 2; i < values.size(); ++i)
         if (const double d = values[i] - 2.0 * values[i - 1] + values[i - 2]; std::isfinite(d))
             second.push_back(std::abs(d));

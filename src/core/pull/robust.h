@@ -22,6 +22,8 @@ Run longestStill(std::span<const double> values);
 
 /// The value below which this share of the values lies (an element of them); NaN for none. No NaN inside.
 double quantileOf(std::vector<double> values, double share);
+/// The same, where the values' order may be lost.
+double quantileInPlace(std::span<double> values, double share);
 double median(std::vector<double> values);
 /// The middle of the steps upwards from one known value to the next; 0 when there are none.
 double medianStep(std::span<const double> values);

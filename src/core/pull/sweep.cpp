@@ -86,11 +86,12 @@ private:
     /// Rate of the sweep around each row, rpm/s, positive in the sweep's direction.
     [[nodiscard]] std::vector<double> sweepRate() const {
         const size_t reach = rowsIn(0.15);
+        const LineFitter speed(m_s.time_s, m_s.speed_rpm);
         std::vector<double> rate(m_rows, 0.0);
         for (size_t i = 0; i < m_rows; ++i) {
             const size_t from = i > reach ? i - reach : 0;
             const auto [first, last] = withoutGap(from, i, std::min(m_rows - 1, i + reach));
-            rate[i] = m_sign * fitLine(m_s.time_s, m_s.speed_rpm, first, last).slope;
+            rate[i] = m_sign * speed.fit(first, last).slope;
         }
         return rate;
     }
@@ -213,8 +214,8 @@ private:
     }
 
     /// Relative deviation of the torque around a row from the straight line through what follows it.
-    [[nodiscard]] double deviation(size_t row) const {
-        const Line line = fitLine(m_s.speed_rpm, m_s.torque_nm, row + rowsIn(0.15), row + rowsIn(0.9));
+    [[nodiscard]] double deviation(const LineFitter& torqueOverSpeed, size_t row) const {
+        const Line line = torqueOverSpeed.fit(row + rowsIn(0.15), row + rowsIn(0.9));
         const size_t reach = rowsIn(0.04);
         const size_t from = std::max(m_runFirst, row > reach ? row - reach : 0);
         const Line here = fitLine(m_s.time_s, m_s.torque_nm, from, row + reach);
@@ -229,16 +230,20 @@ private:
         const size_t region = std::min(rowsIn(1.5), length / 4);
         if (m_runFirst + region + rowsIn(0.9) >= m_runLast)
             return m_runFirst;
+        const LineFitter torqueOverSpeed(m_s.speed_rpm, m_s.torque_nm);
+        std::vector<double> off;
         double largest = 0.0;
-        for (size_t i = 0; i <= region; ++i)
-            largest = std::max(largest, std::abs(deviation(m_runFirst + i)));
+        for (size_t i = 0; i <= region; ++i) {
+            off.push_back(std::abs(deviation(torqueOverSpeed, m_runFirst + i)));
+            largest = std::max(largest, off.back()); // NaN stays out
+        }
         if (largest < 0.05)
             return m_runFirst;
         size_t lastUnsettled = 0;
         size_t quietRows = 0;
         bool found = false;
         for (size_t i = 0; i <= region && quietRows < rowsIn(0.15); ++i) {
-            if (std::abs(deviation(m_runFirst + i)) > 0.015) {
+            if (off[i] > 0.015) {
                 lastUnsettled = i;
                 quietRows = 0;
                 found = true;

@@ -34,6 +34,8 @@ void dropout(EventSheet& sheet, const Column& column) {
     if (column.name == "time")
         return;
     const auto values = sheet.s.part(column);
+    if (std::all_of(values.begin(), values.end(), [](double v) { return std::isfinite(v); }))
+        return;
     const Run run = longestRun(values, [](double v) { return !std::isfinite(v); });
     if (run.rows < std::max<size_t>(3, sheet.s.rowsIn(0.05)) || run.rows == values.size())
         return; // a channel without any value was never there

@@ -75,10 +75,7 @@ void enter(Logbook& logbook, const fs::path& place, bool replace, Entered& out) 
     std::optional<int> seen;
     if (const auto there = replace ? logbook.find(entry.record.id) : std::nullopt)
         seen = there->revision;
-    const PutResult result = logbook.put(entry, seen);
-    if (result.kind == PutKind::Added || result.kind == PutKind::Updated)
-        keepPackage(logbook, entry);
-    count(entry.record.id, result, out);
+    count(entry.record.id, logbook.put(entry, seen, packageOf), out);
 }
 
 int tell(const LogbookOptions& o, const Entered& all) {
@@ -162,7 +159,7 @@ int runRebuild(const LogbookOptions& o) {
             break;
         const auto known = logbook->findPlace(thisBench(), placeOf(place));
         try {
-            if (known && known->stamp == dayStamp(place))
+            if (known && known->isCurrent && known->stamp == dayStamp(place))
                 all.unchanged.push_back(known->id);
             else
                 enter(*logbook, place, o.replace, all);
@@ -235,7 +232,8 @@ int runFind(const LogbookOptions& o) {
     if (found.empty())
         fmt::print("{}\n", said("logbook.nothing_found"));
     for (const FoundDay& day : found)
-        fmt::print("{}  {}  {}\n  {}\n", day.id, shownText(day.name), shownText(day.article), shownText(day.summary));
+        fmt::print("{}  {}  {}\n  {}\n", day.id, shownText(day.name), shownText(day.article),
+                   shownText(answerText(day, currentVoice())));
     return 0;
 }
 

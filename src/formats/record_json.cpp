@@ -3,6 +3,7 @@
 #include "formats/record_json.h"
 
 #include "formats/json_writer.h"
+#include "formats/statement_json.h"
 
 #include <cmath>
 
@@ -127,6 +128,7 @@ std::string recordToJson(const DayRecord& record) {
     putKnown(out, "pressure_kpa", record.pressure_kpa);
     putCheck(out, "load_cell_check", record.loadCell);
     putCheck(out, "station_check", record.station);
+    out["answer"] = statementsJson(record.summary);
     return dumpJson(out);
 }
 
@@ -165,6 +167,7 @@ DayRecord recordFromJson(std::string_view text, const std::string& from) {
     out.pressure_kpa = in.number("pressure_kpa");
     out.loadCell = readCheck(in, "load_cell_check");
     out.station = readCheck(in, "station_check");
+    out.summary = readStatements(in, "answer");
     return out;
 }
 

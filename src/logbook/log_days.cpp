@@ -59,13 +59,17 @@ bool workedOutAlike(const TestDay& day, const DayAnalysis& analysis) {
     return analysis.settings.reduce == usual.reduce && analysis.settings.drift == usual.drift;
 }
 
-void keepPackage(Logbook& logbook, const LogbookEntry& entry) {
-    if (!logbook.onServer())
-        return;
-    QTemporaryDir folder;
-    const fs::path zip = fs::path(folder.path().toStdString()) / "day.zip";
-    saveDay(readDay(entry.path), zip, fs::path(entry.path));
-    logbook.keepPackage(entry.record.id, QByteArray::fromStdString(readFileText(zip)));
+QByteArray packageOf(const LogbookEntry& entry) {
+    if (entry.host != thisBench())
+        return {};
+    try {
+        QTemporaryDir folder;
+        const fs::path zip = fs::path(folder.path().toStdString()) / "day.zip";
+        saveDay(readDay(entry.path), zip, fs::path(entry.path));
+        return QByteArray::fromStdString(readFileText(zip));
+    } catch (const DataError&) {
+        return {};
+    }
 }
 
 std::vector<fs::path> daysBelow(const fs::path& folder) {

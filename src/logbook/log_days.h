@@ -18,8 +18,8 @@ LogbookEntry entryOf(const std::filesystem::path& path, const TestDay& day, cons
 /// Whether an answer was worked out as all days of a logbook are: standard, smoothing and what is allowed for drift.
 bool workedOutAlike(const TestDay& day, const DayAnalysis& analysis);
 
-/// Keeps the day itself where other benches read the logbook too, so that they can open it; elsewhere does nothing.
-void keepPackage(Logbook& logbook, const LogbookEntry& entry);
+/// The day as it lies on this bench now, for `Logbook::put`; nothing when it is not here any more.
+QByteArray packageOf(const LogbookEntry& entry);
 
 /// The place of a day as the logbook notes it: absolute, without detours; of a day.json its folder.
 std::string placeOf(const std::filesystem::path& path);

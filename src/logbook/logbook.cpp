@@ -4,6 +4,7 @@
 
 #include "core/errors/data_error.h"
 #include "formats/record_json.h"
+#include "formats/statement_json.h"
 #include "logbook/schema.h"
 
 #include <cmath>
@@ -15,10 +16,12 @@
 namespace hillrun {
 namespace {
 
+/// Raised when an entry says more of the same day than before.
+constexpr int kEntryVersion = 1;
 constexpr int kThumbnailPoints = 24;
 constexpr auto kColumns =
     "id, revision, name, date, article, cell, operator, builds, summary, peak_kw, host, path, stamp, "
-    "thumbnail";
+    "thumbnail, answer, entry_version";
 
 QString qs(const std::string& text) {
     QString out = QString::fromStdString(text);
@@ -82,10 +85,26 @@ QString partText(const DayRecord& record) {
     return out.join(QLatin1Char('\n'));
 }
 
-/// All words of a day, each once.
+QString answerJson(const DayRecord& record) {
+    return record.summary.empty() ? QStringLiteral("") : qs(dumpJson({{"answer", statementsJson(record.summary)}}));
+}
+
+std::vector<Statement> answerFrom(const std::string& text) {
+    if (text.empty())
+        return {};
+    ObjectReader in(parseJson(text, "answer"), "answer");
+    return readStatements(in, "answer");
+}
+
+/// All words of a day, each once; its answer in every language, as its readers see it.
 QStringList wordsOf(const LogbookEntry& entry) {
     const DayRecord& record = entry.record;
     QString all;
+    if (!record.summary.empty()) {
+        static const Voice kVoices[] = {Voice::of(Language::German), Voice::of(Language::French)};
+        for (const Voice& voice : kVoices)
+            all += qs(voice.say(record.summary)) + QLatin1Char(' ');
+    }
     for (const std::string* text : {&record.id, &record.name, &record.date, &record.article, &record.cell,
                                     &record.operatorName, &record.note, &entry.summary})
         all += qs(*text) + QLatin1Char(' ');
@@ -188,6 +207,8 @@ FoundDay foundDay(const QSqlQuery& row) {
     out.path = text(11);
     out.stamp = text(12);
     out.thumbnail = thumbnailFrom(row.value(13).toString());
+    out.answer = answerFrom(text(14));
+    out.isCurrent = row.value(15).toInt() >= kEntryVersion;
     return out;
 }
 
@@ -200,7 +221,7 @@ DayRecord recordFrom(const QByteArray& packed, const std::string& id) {
 
 Logbook::Logbook(const LogbookAddress& address) : m_database(address) { migrate(m_database); }
 
-PutResult Logbook::put(const LogbookEntry& entry, std::optional<int> seenRevision) {
+PutResult Logbook::put(const LogbookEntry& entry, std::optional<int> seenRevision, const Packager& packager) {
     Transaction transaction(m_database);
     // A day that is new to two benches at once is made by one of them; the other waits here and then finds it.
     if (onServer())
@@ -208,16 +229,18 @@ PutResult Logbook::put(const LogbookEntry& entry, std::optional<int> seenRevisio
     const auto there = find(entry.record.id);
     if (!there) {
         writeDay(entry, 1, true);
+        keepPackage(entry, packager);
         transaction.commit();
         return {PutKind::Added, 1, {}};
     }
     const bool samePlace = there->host == entry.host && there->path == entry.path;
-    if (there->stamp == entry.stamp && samePlace)
+    if (there->stamp == entry.stamp && samePlace && there->isCurrent)
         return {PutKind::Unchanged, there->revision, {}};
     const bool mayReplace = seenRevision ? *seenRevision == there->revision : samePlace;
     if (!mayReplace)
         return {there->stamp == entry.stamp ? PutKind::Unchanged : PutKind::Conflict, there->revision, *there};
     writeDay(entry, there->revision + 1, false);
+    keepPackage(entry, packager);
     transaction.commit();
     return {PutKind::Updated, there->revision + 1, {}};
 }
@@ -239,19 +262,19 @@ void Logbook::writeDay(const LogbookEntry& entry, int revision, bool isNew) {
                               qs(entry.path),
                               qs(entry.stamp),
                               thumbnailOf(record),
+                              answerJson(record),
+                              kEntryVersion,
                               searchText(qs(record.article)),
                               searchText(qs(record.operatorName)),
                               partText(record),
                               id};
     const QString names =
         QStringLiteral("revision, name, date, article, cell, operator, builds, summary, peak_kw, host, "
-                       "path, stamp, thumbnail, article_text, operator_text, part_text");
+                       "path, stamp, thumbnail, answer, entry_version, article_text, operator_text, part_text");
     if (isNew)
-        m_database.run(
-            QStringLiteral("INSERT INTO days (%1, id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, "
-                           "?)")
-                .arg(names),
-            values);
+        m_database.run(QStringLiteral("INSERT INTO days (%1, id) VALUES (?%2)")
+                           .arg(names, QStringLiteral(", ?").repeated(values.size() - 1)),
+                       values);
     else
         m_database.run(QStringLiteral("UPDATE days SET %1 = ? WHERE id = ?")
                            .arg(QString(names).replace(QStringLiteral(", "), QStringLiteral(" = ?, "))),
@@ -313,14 +336,48 @@ std::optional<DayRecord> Logbook::record(const std::string& id) {
 }
 
 std::vector<DayRecord> Logbook::recordsOfCell(const std::string& cell) {
-    QSqlQuery rows = m_database.run(
-        QStringLiteral(
-            "SELECT day, record FROM records WHERE day IN (SELECT id FROM days WHERE cell = ?) ORDER BY day"),
-        {qs(cell)});
+    if (m_heldCell != cell) {
+        m_held.clear();
+        QSqlQuery rows = m_database.run(
+            QStringLiteral("SELECT id, revision, stamp, record FROM days JOIN records ON day = id WHERE cell = ?"),
+            {qs(cell)});
+        while (rows.next()) {
+            const std::string id = rows.value(0).toString().toStdString();
+            m_held[id] = {rows.value(1).toInt(), rows.value(2).toString().toStdString(),
+                          recordFrom(rows.value(3).toByteArray(), id)};
+        }
+        m_heldCell = cell;
+    } else {
+        readChanged();
+    }
     std::vector<DayRecord> out;
-    while (rows.next())
-        out.push_back(recordFrom(rows.value(1).toByteArray(), rows.value(0).toString().toStdString()));
+    for (const auto& [id, one] : m_held)
+        out.push_back(one.record);
     return out;
+}
+
+/// Of the held cell what has come, changed or gone since.
+void Logbook::readChanged() {
+    std::map<std::string, HeldRecord> before = std::exchange(m_held, {});
+    std::vector<std::pair<std::string, HeldRecord>> changed;
+    QSqlQuery rows =
+        m_database.run(QStringLiteral("SELECT id, revision, stamp FROM days WHERE cell = ?"), {qs(m_heldCell)});
+    while (rows.next()) {
+        std::string id = rows.value(0).toString().toStdString();
+        HeldRecord one{rows.value(1).toInt(), rows.value(2).toString().toStdString(), {}};
+        const auto held = before.find(id);
+        if (held != before.end() && held->second.revision == one.revision && held->second.stamp == one.stamp)
+            m_held.insert(before.extract(held));
+        else
+            changed.emplace_back(std::move(id), std::move(one));
+    }
+    for (auto& [id, one] : changed) {
+        auto read = record(id);
+        if (!read) // forgotten just now
+            continue;
+        one.record = std::move(*read);
+        m_held.emplace(id, std::move(one));
+    }
 }
 
 std::vector<std::string> Logbook::cells() {
@@ -348,12 +405,14 @@ bool Logbook::forget(const std::string& id) {
     return gone > 0;
 }
 
-void Logbook::keepPackage(const std::string& id, const QByteArray& package) {
-    if (!onServer())
+void Logbook::keepPackage(const LogbookEntry& entry, const Packager& packager) {
+    if (!onServer() || !packager)
         return;
-    m_database.run(QStringLiteral("INSERT INTO packages (day, package) VALUES (?, ?) ON CONFLICT (day) DO UPDATE SET "
-                                  "package = excluded.package"),
-                   {qs(id), package});
+    if (const QByteArray package = packager(entry); !package.isEmpty())
+        m_database.run(
+            QStringLiteral("INSERT INTO packages (day, package) VALUES (?, ?) ON CONFLICT (day) DO UPDATE SET "
+                           "package = excluded.package"),
+            {qs(entry.record.id), package});
 }
 
 std::optional<QByteArray> Logbook::package(const std::string& id) {
@@ -361,6 +420,10 @@ std::optional<QByteArray> Logbook::package(const std::string& id) {
         return std::nullopt;
     QSqlQuery row = m_database.run(QStringLiteral("SELECT package FROM packages WHERE day = ?"), {qs(id)});
     return row.next() ? std::optional(row.value(0).toByteArray()) : std::nullopt;
+}
+
+std::string answerText(const FoundDay& day, const Voice& voice) {
+    return !day.answer.empty() && voice.knows(day.answer) ? voice.say(day.answer) : day.summary;
 }
 
 std::string thisBench() { return QSysInfo::machineHostName().toStdString(); }

@@ -5,6 +5,7 @@
 #include "core/history/day_record.h"
 #include "logbook/database.h"
 #include "logbook/query.h"
+#include "words/voice.h"
 
 #include <filesystem>
 #include <functional>
@@ -18,7 +19,7 @@ namespace hillrun {
 /// A day as it enters the logbook.
 struct LogbookEntry {
     DayRecord record;
-    std::string summary; ///< its answer in words
+    std::string summary; ///< its answer in English
     std::string host;    ///< the bench that it was seen on
     std::string path;    ///< of its folder or package there
     std::string stamp;   ///< of the day on disk, see `dayStamp`
@@ -42,13 +43,18 @@ struct FoundDay {
     std::string cell;
     std::string operatorName;
     std::vector<FoundBuild> builds;
-    std::string summary;
+    std::string summary;           ///< its answer in English
+    std::vector<Statement> answer; ///< in no language; empty for a day that entered before this was kept
+    bool isCurrent = true;         ///< all that this program knows of a day; else working it out anew says more
     std::optional<double> peak_kw;
     std::string host;
     std::string path;
     std::string stamp;
     std::map<std::string, std::vector<float>> thumbnail; ///< power of each build along rpm, a few points, in kW
 };
+
+/// The day's answer as a reader is told it; in English where it cannot be said otherwise.
+std::string answerText(const FoundDay& day, const Voice& voice);
 
 enum class PutKind {
     Added,
@@ -62,6 +68,9 @@ struct PutResult {
     std::optional<FoundDay> other; ///< of a conflict, what is there
 };
 
+/// Makes the package of a day that enters.
+using Packager = std::function<QByteArray(const LogbookEntry&)>;
+
 /// What is known of all days. For one thread; several programs and benches may use one logbook at once. Every call
 /// throws DataError when the database cannot be reached or does not take something.
 class Logbook {
@@ -71,27 +80,39 @@ public:
 
     /// Adds a day, or replaces what is known of it: the revision that the caller saw, else what came from the same
     /// place. Anything else is a conflict and changes nothing.
-    PutResult put(const LogbookEntry& entry, std::optional<int> seenRevision = std::nullopt);
+    /// On a server its package (nothing: none) is kept together with it, where other benches read it too.
+    PutResult put(const LogbookEntry& entry, std::optional<int> seenRevision = std::nullopt,
+                  const Packager& packager = {});
     [[nodiscard]] std::optional<FoundDay> find(const std::string& id);
     [[nodiscard]] std::vector<FoundDay> find(const DayQuery& query);
     [[nodiscard]] long count(const DayQuery& query);
     [[nodiscard]] std::optional<DayRecord> record(const std::string& id);
-    /// The records of all days of a cell of this name.
+    /// The records of all days of a cell of this name. Those of the cell last asked about are held, and only what has
+    /// changed since is read again.
     [[nodiscard]] std::vector<DayRecord> recordsOfCell(const std::string& cell);
     [[nodiscard]] std::vector<std::string> cells();
     /// The day that came from this place.
     [[nodiscard]] std::optional<FoundDay> findPlace(const std::string& host, const std::string& path);
     /// Forgets a day; its folder is not touched. False when it was not known.
     bool forget(const std::string& id);
-    /// Keeps the day as a package, where other benches read it too; only on a server.
-    void keepPackage(const std::string& id, const QByteArray& package);
+    /// The day as a package, when it is kept here; only on a server.
     [[nodiscard]] std::optional<QByteArray> package(const std::string& id);
     [[nodiscard]] const LogbookAddress& address() const { return m_database.address(); }
     [[nodiscard]] bool onServer() const { return m_database.onServer(); }
 
 private:
+    struct HeldRecord {
+        int revision = 0;
+        std::string stamp;
+        DayRecord record;
+    };
     void writeDay(const LogbookEntry& entry, int revision, bool isNew);
+    void keepPackage(const LogbookEntry& entry, const Packager& packager);
+    void readChanged();
+
     Database m_database;
+    std::string m_heldCell;
+    std::map<std::string, HeldRecord> m_held; ///< of that cell, by id
 };
 
 /// This machine's name among benches.

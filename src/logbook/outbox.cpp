@@ -7,6 +7,7 @@
 #include "formats/file_io.h"
 #include "formats/json_writer.h"
 #include "formats/record_json.h"
+#include "logbook/log_days.h"
 
 #include <algorithm>
 
@@ -71,7 +72,7 @@ Outbox::Sent Outbox::send(Logbook& logbook) {
     Sent out;
     for (const fs::path& file : filesFor(logbook.address())) {
         const Waiting waiting = readWaiting(file);
-        const PutResult result = logbook.put(waiting.entry);
+        const PutResult result = logbook.put(waiting.entry, std::nullopt, packageOf);
         if (result.kind == PutKind::Conflict && result.other)
             out.conflicts.push_back(*result.other);
         else

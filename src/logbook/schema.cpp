@@ -54,7 +54,22 @@ QStringList secondVersion(bool server) {
     return out;
 }
 
-QStringList stepTo(int version, bool server) { return version == 1 ? firstVersion(server) : secondVersion(server); }
+/// Version 3: a day's answer in no language, and which version of an entry it is.
+QStringList thirdVersion() {
+    return {QStringLiteral("ALTER TABLE days ADD COLUMN answer TEXT NOT NULL DEFAULT ''"),
+            QStringLiteral("ALTER TABLE days ADD COLUMN entry_version INTEGER NOT NULL DEFAULT 0")};
+}
+
+QStringList stepTo(int version, bool server) {
+    switch (version) {
+    case 1:
+        return firstVersion(server);
+    case 2:
+        return secondVersion(server);
+    default:
+        return thirdVersion();
+    }
+}
 
 } // namespace
 

@@ -7,7 +7,7 @@
 namespace hillrun {
 
 /// What this program knows; every version before it can be brought here, none back.
-inline constexpr int kSchemaVersion = 2;
+inline constexpr int kSchemaVersion = 3;
 
 /// The version that the database has; 0 when it holds no logbook.
 int schemaVersion(Database& database);

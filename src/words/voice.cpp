@@ -7,6 +7,7 @@
 #include "core/statement/rounding.h"
 #include "words/catalogue.h"
 
+#include <algorithm>
 #include <array>
 #include <cmath>
 #include <fmt/args.h>
@@ -206,6 +207,16 @@ std::string Voice::argument(const Argument& argument) const {
         }
     };
     return std::visit(Sayer{*this}, argument);
+}
+
+bool Voice::knows(const std::vector<Statement>& statements) const {
+    return std::all_of(statements.begin(), statements.end(), [this](const Statement& statement) {
+        return m_catalogue->text(statement.id) &&
+               std::all_of(statement.args.begin(), statement.args.end(), [this](const Argument& hole) {
+                   const auto* several = std::get_if<Several>(&hole);
+                   return !several || knows(several->items);
+               });
+    });
 }
 
 std::string Voice::sentence(const Statement& statement) const {

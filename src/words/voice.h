@@ -47,6 +47,8 @@ public:
     [[nodiscard]] std::string say(const Statement& statement) const;
     /// One after the other, a blank between; empty ones are left out.
     [[nodiscard]] std::string say(const std::vector<Statement>& statements) const;
+    /// Whether it has words for all of them: another version of the program may have said them.
+    [[nodiscard]] bool knows(const std::vector<Statement>& statements) const;
     /// The whole message: place, what is wrong, what to do about it.
     [[nodiscard]] std::string say(const DataError& error) const;
     /// The same for a DataError; what() for another exception.

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/logbook/found_days.h"
 #include "app/logbook/logbook_page.h"
 #include "app_support.h"
 #include "core/units/log_percent.h"
@@ -78,6 +79,71 @@ TEST_CASE("days are found as one types, and by what they gave") {
             return list->model()->rowCount() == 3 && list->model()->index(0, 0).data().toString().contains(u"Boost"_s);
         },
         10000));
+}
+
+TEST_CASE("a day's sentence is in the reader's language") {
+    const OwnLogbook book;
+    book.add(demo("day-1-flat-twin"));
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 1));
+    const auto words = [&] {
+        return w.find<QListView>("logbookList")->model()->index(0, 0).data(Qt::AccessibleTextRole).toString();
+    };
+    CHECK(words().contains(u"gives"_s));
+    const Voice before = currentVoice();
+    setCurrentVoice(Voice::of(Language::German));
+    CHECK(words().contains(u"bringt"_s));
+    setCurrentVoice(before);
+}
+
+TEST_CASE("a long list is read where it is looked at, and only some of it is held") {
+    const OwnLogbook book;
+    {
+        Logbook logbook(logbookAddress(book.file().string()));
+        LogbookEntry one = entryOf(demo("day-1-flat-twin"));
+        for (int i = 0; i < 95; ++i) {
+            one.record.id = "d" + std::to_string(100 + i);
+            one.record.date = "2026-01-01";
+            one.record.name = one.record.id;
+            one.path = "/days/" + one.record.id;
+            logbook.put(one);
+        }
+    }
+    LogbookLink link;
+    FoundDays days(link, {.days = 10, .held = 3});
+    const auto read = [&](int row) { return test::waitFor([&] { return days.at(days.index(row)) != nullptr; }); };
+    DayQuery query;
+    query.sort = DaySort::Oldest;
+    days.search(query);
+    REQUIRE(test::waitFor([&] { return days.rowCount() == 95; }));
+    CHECK(days.at(days.index(9))->name == "d109");
+    QSignalSpy changed(&days, &QAbstractItemModel::dataChanged);
+    CHECK(days.index(94).data(Qt::AccessibleTextRole) == u"being read"_s);
+    REQUIRE(read(94));
+    CHECK(days.at(days.index(94))->name == "d194");
+    CHECK(days.at(days.index(90))->name == "d190");
+    REQUIRE(changed.size() == 1);
+    CHECK(changed[0][0].toModelIndex().row() == 90);
+    CHECK(changed[0][1].toModelIndex().row() == 94);
+    for (int row = 0; row < 95; row += 5) {
+        REQUIRE(read(row));
+        CHECK(days.at(days.index(row))->name == "d" + std::to_string(100 + row));
+        CHECK(days.pagesHeld() <= 3);
+    }
+    CHECK(days.at(days.index(90)) != nullptr); // looked at last
+    CHECK(days.at(days.index(0)) == nullptr);  // gave way
+    // Dragged along: what is looked at last comes, not all between.
+    REQUIRE(read(0));
+    changed.clear();
+    for (int row = 20; row < 95; row += 10)
+        (void)days.at(days.index(row));
+    REQUIRE(read(90));
+    CHECK(changed.size() <= 2);
+    query.words = {u"d12"_s};
+    days.search(query);
+    REQUIRE(test::waitFor([&] { return days.rowCount() == 10; }));
+    CHECK(days.at(days.index(3))->name == "d123");
 }
 
 TEST_CASE("two days are put beside each other, and the sentence says what may be believed") {

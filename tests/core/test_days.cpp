@@ -5,6 +5,7 @@
 #include "core/days/odd_days.h"
 #include "core/days/repeatability.h"
 
+#include <boost/math/distributions/students_t.hpp>
 #include <boost/random/mersenne_twister.hpp>
 #include <boost/random/normal_distribution.hpp>
 #include <catch2/catch.hpp>
@@ -386,4 +387,57 @@ TEST_CASE("days that agree are pooled, days that do not count for less") {
     CHECK(cautiousHistory(agree)->freedom < 24.0);
     const std::vector<DayVariance> many(12, {2e-5, 4.0});
     CHECK(cautiousHistory(many)->freedom == 48.0);
+}
+
+namespace {
+
+/// Share of days whose interval for B - A holds the truth, with six earlier days of four degrees of freedom behind it.
+/// Days repeat within 0.55 %, their own sd scattered by `sdOfLog`; `pulls` of each build today.
+double heldWithHistory(double sdOfLog, int pulls, bool cautious, int runs) {
+    Generator random(20261201);
+    boost::random::normal_distribution<double> normal;
+    const auto variance = [&](double truth, int freedom) { // as a day estimates it
+        double squares = 0.0;
+        for (int i = 0; i < freedom; ++i)
+            squares += std::pow(normal(random), 2);
+        return DayVariance{truth * truth * squares / std::max(freedom, 1), static_cast<double>(freedom)};
+    };
+    const auto sdOfDay = [&] { return 0.0055 * std::exp(sdOfLog * normal(random)); };
+    int held = 0;
+    for (int run = 0; run < runs; ++run) {
+        std::vector<DayVariance> before;
+        for (int day = 0; day < 6; ++day)
+            before.push_back(variance(sdOfDay(), 4));
+        const auto history = cautious ? cautiousHistory(before) : varianceHistory(before);
+        const double today = sdOfDay();
+        const DayVariance known = withHistory(variance(today, 2 * (pulls - 1)), *history);
+        const double error = today * std::sqrt(2.0 / pulls) * normal(random);
+        const double t = boost::math::quantile(boost::math::students_t(known.freedom), 0.975);
+        held += std::abs(error) <= t * std::sqrt(2.0 / pulls * known.variance) ? 1 : 0;
+    }
+    return static_cast<double>(held) / runs;
+}
+
+} // namespace
+
+TEST_CASE("few pulls today with what the cell repeats within hold about as often as they say") {
+    constexpr int kRuns = 2000;
+    for (const int pulls : {1, 2}) {
+        CAPTURE(pulls);
+        for (const double sd : {0.0, 0.3}) {
+            const double share = heldWithHistory(sd, pulls, false, kRuns);
+            CHECK(share >= least(0.93, kRuns));
+            CHECK(share <= 0.975 + (0.95 - least(0.95, kRuns)));
+        }
+        CHECK(heldWithHistory(0.5, pulls, false, kRuns) >= least(0.915, kRuns));
+    }
+    for (const double sd : {0.0, 0.3, 0.5})
+        CHECK(heldWithHistory(sd, 1, true, 500) >= least(0.95, 500));
+}
+
+TEST_CASE("repeatability of days, whole", "[.whole]") {
+    for (const double sd : {0.0, 0.3, 0.5})
+        fmt::print("sd of ln s0 {:.1f}: one pull {:.3f}, cautious {:.3f}; two pulls {:.3f}, cautious {:.3f}\n", sd,
+                   heldWithHistory(sd, 1, false, 20000), heldWithHistory(sd, 1, true, 4000),
+                   heldWithHistory(sd, 2, false, 20000), heldWithHistory(sd, 2, true, 4000));
 }

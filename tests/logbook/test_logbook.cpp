@@ -275,12 +275,14 @@ TEST_CASE("names of every script and with quotes are kept") {
 }
 
 TEST_CASE("earlier versions are brought forward, newer ones are refused") {
-    onBoth([](const LogbookAddress& address) {
-        static_assert(kSchemaVersion == 2); // with a third version every earlier one wants a database of its own here
+    static_assert(kSchemaVersion == 3); // every earlier one wants a database of its own here
+    const int before = GENERATE(1, 2);
+    CAPTURE(before);
+    onBoth([before](const LogbookAddress& address) {
         {
             Database database(address);
-            migrate(database, 1);
-            CHECK(schemaVersion(database) == 1);
+            migrate(database, before);
+            CHECK(schemaVersion(database) == before);
             database.run(
                 QStringLiteral("INSERT INTO days (id, revision, name, date, article, cell, operator, summary, "
                                "builds, peak_kw, host, path, stamp, article_text, operator_text, part_text) VALUES "
@@ -289,8 +291,17 @@ TEST_CASE("earlier versions are brought forward, newer ones are refused") {
         }
         {
             Logbook book(address);
-            REQUIRE(book.find("old"));
-            CHECK(book.find("old")->thumbnail.empty());
+            const auto old = book.find("old");
+            REQUIRE(old);
+            CHECK(old->thumbnail.empty());
+            CHECK(old->answer.empty());
+            CHECK(answerText(*old, Voice::of(Language::German)) == "s"); // as it entered
+            CHECK_FALSE(old->isCurrent);
+            LogbookEntry again = entry("old", "t", "p");
+            again.host = "h";
+            CHECK(book.put(again).kind == PutKind::Updated); // the same day on disk, of which more is kept now
+            CHECK(book.find("old")->isCurrent);
+            CHECK(book.put(again).kind == PutKind::Unchanged);
             CHECK(book.put(entry("d1")).kind == PutKind::Added);
         }
         Database database(address);
@@ -303,6 +314,68 @@ TEST_CASE("earlier versions are brought forward, newer ones are refused") {
             CHECK(error.problem() == Problem::LogbookNewer);
             CHECK(error.details().size() == 2);
         }
+    });
+}
+
+TEST_CASE("a day's answer is told in the reader's language and units, and found by its words") {
+    onBoth([](const LogbookAddress& address) {
+        Logbook book(address);
+        LogbookEntry one = entry("d1");
+        one.record.summary = {{"answer.gives",
+                               {std::string("B"), Power{2500.0, 700.0}, Statement{"place.crank"},
+                                Statement{"stretch.whole", {RpmRange{3000.0, 7000.0}}}}}};
+        one.summary = Voice::forFiles().say(one.record.summary);
+        book.put(one);
+        const auto found = book.find("d1");
+        REQUIRE(found);
+        CHECK(found->answer == one.record.summary);
+        CHECK(book.record("d1")->summary == one.record.summary);
+        const Voice german = Voice::of(Language::German);
+        CHECK(answerText(*found, german) == german.say(one.record.summary));
+        CHECK(answerText(*found, german) != found->summary);
+        CHECK(answerText(*found, Voice().in({.power = PowerUnit::Horsepower})).find("hp") != std::string::npos);
+        CHECK(foundBy(book, "gives").size() == 1);
+        CHECK(foundBy(book, "bringt").size() == 1);
+        CHECK(foundBy(book, "apporte").size() == 1);
+        one.record.summary.push_back({"answer.of_a_later_program"});
+        one.stamp = "2";
+        book.put(one);
+        CHECK(answerText(*book.find("d1"), german) == one.summary); // better than half of it
+    });
+}
+
+TEST_CASE("a cell's records are held, and what changed meanwhile is read again") {
+    onBoth([](const LogbookAddress& address) {
+        Logbook book(address);
+        for (const char* id : {"d1", "d2", "d3"})
+            book.put(entry(id, "1", std::string("/days/") + id));
+        CHECK(book.recordsOfCell("Larkfell shed").size() == 3);
+        Logbook other(address); // another bench
+        LogbookEntry changed = entry("d2", "2", "/days/d2");
+        changed.record.name = "Changed elsewhere";
+        other.put(changed);
+        other.forget("d3");
+        LogbookEntry elsewhere = entry("d4", "1", "/days/d4");
+        elsewhere.record.cell = "Another shed";
+        other.put(elsewhere);
+        other.put(entry("d5", "1", "/days/d5"));
+        const auto names = [&] {
+            std::map<std::string, std::string> out;
+            for (const DayRecord& one : book.recordsOfCell("Larkfell shed"))
+                out[one.id] = one.name;
+            return out;
+        };
+        const std::map<std::string, std::string> wanted{
+            {"d1", "Inlet evening"}, {"d2", "Changed elsewhere"}, {"d5", "Inlet evening"}};
+        CHECK(names() == wanted);
+        CHECK(names() == wanted); // nothing changed
+        other.forget("d1");
+        LogbookEntry anew = entry("d1", "7", "/days/d1"); // the same id and revision, another day
+        anew.record.name = "Made anew";
+        other.put(anew);
+        CHECK(names().at("d1") == "Made anew");
+        CHECK(book.recordsOfCell("Another shed").size() == 1);
+        CHECK(names().size() == 3);
     });
 }
 
@@ -363,6 +436,32 @@ TEST_CASE("while the server is away days wait, and follow once") {
     CHECK(again.count({}) == 3);
     CHECK(again.find("d2")->stamp == "2");
     CHECK(outbox.send(again).taken == 0);
+}
+
+TEST_CASE("on a server a day and its package enter together, also out of the outbox") {
+    const QTemporaryDir folder;
+    const LogbookAddress address = Server::get().fresh();
+    Logbook book(address);
+    const fs::path day = fs::path(std::getenv("HILLRUN_DATA")) / "demo" / "day-7-two-stroke-timing";
+    const LogbookEntry one = entryOf(day);
+    const std::string& id = one.record.id;
+    CHECK_THROWS_AS(
+        book.put(one, std::nullopt, [](const LogbookEntry&) -> QByteArray { throw std::runtime_error("killed"); }),
+        std::runtime_error);
+    CHECK(book.count({}) == 0); // neither without the other
+    Outbox outbox(folder.filePath(QStringLiteral("out")).toStdString());
+    outbox.keep(address, one);
+    CHECK(outbox.send(book).taken == 1);
+    const auto package = book.package(id);
+    REQUIRE(package);
+    CHECK(package->startsWith("PK"));
+    LogbookEntry elsewhere = entry("d2", "1", "/days/d2"); // of another bench: nothing here to pack
+    book.put(elsewhere, std::nullopt, packageOf);
+    CHECK_FALSE(book.package("d2"));
+    book.put(elsewhere, std::nullopt, [](const LogbookEntry&) { return QByteArray("again"); });
+    CHECK_FALSE(book.package("d2")); // it was there already, just so
+    book.forget(id);
+    CHECK_FALSE(book.package(id));
 }
 
 TEST_CASE("an address says where, and takes no password") {

@@ -114,14 +114,11 @@ void LogbookLink::enterNow(const std::string& path, const std::optional<LogbookE
     try {
         const LogbookEntry entry = worked && worked->stamp == dayStamp(path) ? *worked : entryOf(path);
         try {
-            Logbook& logbook = opened();
-            const PutResult result = logbook.put(entry);
+            const PutResult result = opened().put(entry, std::nullopt, packageOf);
             if (result.kind == PutKind::Conflict && result.other)
                 Q_EMIT conflict(qs(result.other->host + ": " + result.other->path));
-            if (result.kind != PutKind::Added && result.kind != PutKind::Updated)
-                return;
-            keepPackage(logbook, entry);
-            Q_EMIT changed();
+            if (result.kind == PutKind::Added || result.kind == PutKind::Updated)
+                Q_EMIT changed();
         } catch (const DataError& error) {
             m_logbook.reset();
             const LogbookAddress address = addressFrom(m_address);

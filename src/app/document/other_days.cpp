@@ -57,9 +57,12 @@ void OtherDays::bringUpToDate() {
     if (!m_outdated || !m_document.isOpen() || !analysis || m_document.isBusy())
         return;
     m_outdated = false;
+    *m_latest = ++m_asked;
     m_link.ask(
         this,
-        [day = m_document.day(), analysis](Logbook& logbook) {
+        [day = m_document.day(), analysis, latest = m_latest, question = m_asked](Logbook& logbook) {
+            if (*latest != question)
+                return OtherDaysAnswer(); // edited on meanwhile: the next question waits
             const bool alike = workedOutAlike(day, *analysis);
             const DayRecord today = recordOf(day, alike ? *analysis : *DayEngine().analyse(day, settingsFor(day, {})));
             const std::vector<DayRecord> known = logbook.recordsOfCell(today.cell);
@@ -69,7 +72,7 @@ void OtherDays::bringUpToDate() {
                     {"over_days.alike", {std::string(standardInfo(AnalysisSettings{}.reduce.standard).title)}});
             return out;
         },
-        [this, question = ++m_asked](OtherDaysAnswer answer) {
+        [this, question = m_asked](OtherDaysAnswer answer) {
             if (question != m_asked)
                 return;
             m_answered = question;

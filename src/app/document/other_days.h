@@ -53,6 +53,8 @@ private:
     bool m_outdated = true;
     quint64 m_asked = 0;
     quint64 m_answered = 0;
+    std::shared_ptr<std::atomic<quint64>> m_latest = std::make_shared<std::atomic<quint64>>(0); ///< m_asked, for the
+                                                                                                ///< logbook's thread
 };
 
 } // namespace hillrun

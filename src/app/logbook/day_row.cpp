@@ -88,7 +88,8 @@ void DayRow::paintWords(QPainter& painter, const QRect& room, const FoundDay& da
     facts.removeAll(QString());
     write(QRect(room.left(), room.top() + line, room.width(), line), fonts::text(12), t.quietInk,
           facts.join(u" \u00B7 "_s));
-    write(QRect(room.left(), room.top() + 2 * line, room.width(), line), fonts::text(13), t.ink, qs(day.summary));
+    write(QRect(room.left(), room.top() + 2 * line, room.width(), line), fonts::text(13), t.ink,
+          qs(answerText(day, currentVoice().in(m_selection.units()))));
 }
 
 } // namespace hillrun

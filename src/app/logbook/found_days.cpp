@@ -7,15 +7,10 @@
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
-namespace {
-
-constexpr int kAtOnce = 100;
-
-} // namespace
 
 void FoundDays::search(const DayQuery& query) {
     m_query = query;
-    m_query.limit = kAtOnce;
+    m_query.limit = m_size.days;
     m_query.offset = 0;
     const quint64 number = ++m_search;
     m_fetching = true;
@@ -32,7 +27,9 @@ void FoundDays::search(const DayQuery& query) {
             if (number != m_search)
                 return;
             beginResetModel();
-            m_days = std::move(answer.days);
+            m_pages.clear();
+            m_wanted.reset();
+            m_pages.push_front({0, std::move(answer.days)});
             m_total = answer.total;
             m_fetching = false;
             endResetModel();
@@ -41,52 +38,62 @@ void FoundDays::search(const DayQuery& query) {
 }
 
 const FoundDay* FoundDays::at(const QModelIndex& index) const {
-    const auto row = static_cast<size_t>(index.row());
-    return index.isValid() && row < m_days.size() ? &m_days[row] : nullptr;
+    if (!index.isValid() || index.row() >= m_total)
+        return nullptr;
+    const int number = index.row() / m_size.days;
+    const auto page =
+        std::find_if(m_pages.begin(), m_pages.end(), [number](const Page& one) { return one.number == number; });
+    if (page == m_pages.end()) {
+        m_wanted = number;
+        if (!std::exchange(m_fetching, true)) // from the event loop: whoever asks is painting
+            QMetaObject::invokeMethod(
+                const_cast<FoundDays*>(this), [self = const_cast<FoundDays*>(this)] { self->fetch(*self->m_wanted); },
+                Qt::QueuedConnection);
+        return nullptr;
+    }
+    m_pages.splice(m_pages.begin(), m_pages, page);
+    const auto row = static_cast<size_t>(index.row() % m_size.days);
+    return row < page->days.size() ? &page->days[row] : nullptr;
 }
 
-int FoundDays::rowCount(const QModelIndex& parent) const {
-    return parent.isValid() ? 0 : static_cast<int>(m_days.size());
+/// One page at a time, so that a list that is dragged along does not ask for all that it passes.
+void FoundDays::fetch(int page) {
+    DayQuery asked = m_query;
+    asked.offset = page * m_size.days;
+    m_link.ask(
+        this, [asked](Logbook& logbook) { return logbook.find(asked); },
+        [this, page, number = m_search](std::vector<FoundDay> days) {
+            if (number == m_search)
+                takePage(page, std::move(days));
+        });
 }
+
+void FoundDays::takePage(int page, std::vector<FoundDay> days) {
+    m_pages.push_front({page, std::move(days)});
+    if (m_pages.size() > m_size.held)
+        m_pages.pop_back();
+    m_fetching = false;
+    if (m_wanted == page)
+        m_wanted.reset();
+    Q_EMIT dataChanged(index(page * m_size.days), index(std::min((page + 1) * m_size.days, rowCount()) - 1));
+    if (m_wanted && !std::exchange(m_fetching, true))
+        fetch(*m_wanted);
+}
+
+int FoundDays::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(m_total); }
 
 QVariant FoundDays::data(const QModelIndex& index, int role) const {
+    if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole && role != Qt::ToolTipRole)
+        return {};
     const FoundDay* day = at(index);
     if (!day)
-        return {};
+        return role == Qt::AccessibleTextRole ? QVariant(tr("being read")) : QVariant();
     if (role == Qt::DisplayRole)
         return qs(day->name);
+    const QString answer = qs(answerText(*day, currentVoice()));
     if (role == Qt::AccessibleTextRole)
-        return QStringList{qs(day->date), qs(day->name), qs(day->article), qs(day->summary)}.join(u", "_s);
-    if (role == Qt::ToolTipRole)
-        return qs(day->summary + "\n" + day->path);
-    return {};
-}
-
-bool FoundDays::canFetchMore(const QModelIndex& parent) const {
-    return !parent.isValid() && !m_fetching && static_cast<long>(m_days.size()) < m_total;
-}
-
-void FoundDays::fetchMore(const QModelIndex& parent) {
-    if (!canFetchMore(parent))
-        return;
-    m_fetching = true;
-    DayQuery more = m_query;
-    more.offset = static_cast<int>(m_days.size());
-    m_link.ask(
-        this, [more](Logbook& logbook) { return logbook.find(more); },
-        [this, number = m_search](std::vector<FoundDay> days) {
-            if (number != m_search)
-                return;
-            m_fetching = false;
-            if (days.empty()) { // somebody forgot days meanwhile
-                m_total = static_cast<long>(m_days.size());
-                return;
-            }
-            const int first = static_cast<int>(m_days.size());
-            beginInsertRows({}, first, first + static_cast<int>(days.size()) - 1);
-            std::move(days.begin(), days.end(), std::back_inserter(m_days));
-            endInsertRows();
-        });
+        return QStringList{qs(day->date), qs(day->name), qs(day->article), answer}.join(u", "_s);
+    return QString(answer + u'\n' + qs(day->path));
 }
 
 } // namespace hillrun

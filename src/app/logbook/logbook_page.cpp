@@ -23,11 +23,13 @@ constexpr auto kPause = 60ms; ///< while somebody types, between two keys
 constexpr DaySort kSorts[] = {DaySort::Newest, DaySort::Oldest, DaySort::Name, DaySort::Article, DaySort::Power};
 
 /// All that is known of these days, so that forgetting can be taken back.
-std::vector<LogbookEntry> entriesOf(Logbook& logbook, const std::vector<FoundDay>& days) {
-    std::vector<LogbookEntry> out;
+std::vector<ForgottenDay> knownOf(Logbook& logbook, const std::vector<FoundDay>& days) {
+    std::vector<ForgottenDay> out;
     for (const FoundDay& day : days)
         if (auto record = logbook.record(day.id))
-            out.push_back({std::move(*record), day.summary, day.host, day.path, day.stamp});
+            out.push_back({{std::move(*record), day.summary, day.host, day.path,
+                            day.isCurrent ? day.stamp : std::string()}, // `rebuild` still has more to say of it
+                           logbook.package(day.id).value_or(QByteArray())});
     return out;
 }
 
@@ -134,6 +136,12 @@ QWidget* LogbookPage::makeDays() {
     });
     connect(m_list->selectionModel(), &QItemSelectionModel::selectionChanged, this,
             [this] { m_beside->setDays(chosen()); });
+    connect(&m_found, &FoundDays::dataChanged, this, [this](const QModelIndex& first, const QModelIndex& last) {
+        const QModelIndexList rows = m_list->selectionModel()->selectedIndexes();
+        if (std::any_of(rows.begin(), rows.end(),
+                        [&](const QModelIndex& row) { return row.row() >= first.row() && row.row() <= last.row(); }))
+            m_beside->setDays(chosen());
+    });
     connect(m_beside, &BesidePanel::answered, this, &LogbookPage::takeAnswer);
     return days;
 }
@@ -193,13 +201,17 @@ void LogbookPage::takeAnswer(const QString& words, const QString& notes, bool pr
     m_head->setMark(proven ? m_look.theme().mark : m_look.theme().unresolved);
 }
 
+/// Those of the list's chosen rows; none while some are not read.
 std::vector<FoundDay> LogbookPage::chosen() const {
     std::vector<FoundDay> out;
     QModelIndexList rows = m_list->selectionModel()->selectedIndexes();
     std::sort(rows.begin(), rows.end());
-    for (const QModelIndex& row : rows)
-        if (const FoundDay* day = m_found.at(row))
-            out.push_back(*day);
+    for (const QModelIndex& row : rows) {
+        const FoundDay* day = m_found.at(row);
+        if (!day)
+            return {};
+        out.push_back(*day);
+    }
     return out;
 }
 
@@ -238,30 +250,35 @@ void LogbookPage::lookForEarlier() {
 
 void LogbookPage::forgetDays() {
     const std::vector<FoundDay> days = chosen();
+    if (days.empty() && m_list->selectionModel()->hasSelection()) {
+        m_dialogs.showError(m_actions.window(), tr("Too many days chosen"),
+                            tr("Only days that have been seen in the list can be forgotten. Choose fewer."));
+        return;
+    }
     if (days.empty())
         return;
     m_link.ask(
         this,
         [days](Logbook& logbook) {
-            std::vector<LogbookEntry> entries = entriesOf(logbook, days);
+            std::vector<ForgottenDay> known = knownOf(logbook, days);
             for (const FoundDay& day : days)
                 logbook.forget(day.id);
-            return entries;
+            return known;
         },
-        [this](std::vector<LogbookEntry> entries) {
-            m_forgotten = std::move(entries);
+        [this](std::vector<ForgottenDay> known) {
+            m_forgotten = std::move(known);
             m_undo->setVisible(!m_forgotten.empty());
             search();
         });
 }
 
-void LogbookPage::restore(const std::vector<LogbookEntry>& entries) {
+void LogbookPage::restore(const std::vector<ForgottenDay>& days) {
     m_undo->hide();
     m_link.ask(
         this,
-        [entries](Logbook& logbook) {
-            for (const LogbookEntry& entry : entries)
-                logbook.put(entry);
+        [days](Logbook& logbook) {
+            for (const ForgottenDay& day : days)
+                logbook.put(day.entry, std::nullopt, [&](const LogbookEntry&) { return day.package; });
             return true;
         },
         [this](bool) { search(); });

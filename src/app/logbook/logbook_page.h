@@ -14,6 +14,12 @@
 
 namespace hillrun {
 
+/// A day that was taken out of the logbook, with all that it takes to put it back.
+struct ForgottenDay {
+    LogbookEntry entry;
+    QByteArray package;
+};
+
 /// All days: found as one types, opened, put beside each other, forgotten; and what the cell has learned.
 class LogbookPage : public PageView {
     Q_OBJECT
@@ -38,7 +44,7 @@ private:
     void search();
     void describe(); ///< the head, as long as nothing is put beside each other
     void takeAnswer(const QString& words, const QString& notes, bool proven);
-    void restore(const std::vector<LogbookEntry>& entries);
+    void restore(const std::vector<ForgottenDay>& days);
     [[nodiscard]] std::vector<FoundDay> chosen() const;
 
     Look& m_look;
@@ -59,7 +65,7 @@ private:
     BesidePanel* m_beside = nullptr;
     CellPanel* m_cell = nullptr;
     QPushButton* m_undo = nullptr;
-    std::vector<LogbookEntry> m_forgotten; ///< last, to be taken back
+    std::vector<ForgottenDay> m_forgotten; ///< last, to be taken back
     QTimer m_typing;
     bool m_besideShown = false;
 };

@@ -3798,6 +3798,13 @@
     </message>
 </context>
 <context>
+    <name>hillrun::FoundDays</name>
+    <message>
+        <source>being read</source>
+        <translation>wird gelesen</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::GainRibbon</name>
     <message>
         <source>Gain ribbon</source>
@@ -4616,6 +4623,14 @@
     <message>
         <source>Looks in the logbook for a build to put beside today&apos;s</source>
         <translation>Sucht im Logbuch einen Stand, um ihn neben die heutigen zu stellen</translation>
+    </message>
+    <message>
+        <source>Too many days chosen</source>
+        <translation>Zu viele Tage gewählt</translation>
+    </message>
+    <message>
+        <source>Only days that have been seen in the list can be forgotten. Choose fewer.</source>
+        <translation>Nur Tage, die in der Liste zu sehen waren, lassen sich vergessen. Weniger wählen.</translation>
     </message>
 </context>
 <context>

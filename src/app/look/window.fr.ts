@@ -3798,6 +3798,13 @@
     </message>
 </context>
 <context>
+    <name>hillrun::FoundDays</name>
+    <message>
+        <source>being read</source>
+        <translation>en cours de lecture</translation>
+    </message>
+</context>
+<context>
     <name>hillrun::GainRibbon</name>
     <message>
         <source>Gain ribbon</source>
@@ -4616,6 +4623,14 @@
     <message>
         <source>Looks in the logbook for a build to put beside today&apos;s</source>
         <translation>Cherche dans le carnet un montage à placer à côté de ceux du jour</translation>
+    </message>
+    <message>
+        <source>Too many days chosen</source>
+        <translation>Trop de journées choisies</translation>
+    </message>
+    <message>
+        <source>Only days that have been seen in the list can be forgotten. Choose fewer.</source>
+        <translation>Seules des journées vues dans la liste peuvent être oubliées. Choisissez-en moins.</translation>
     </message>
 </context>
 <context>

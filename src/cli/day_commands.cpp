@@ -93,6 +93,8 @@ void printText(const TestDay& day, const DayAnalysis& analysis) {
         printQuantity(*analysis.quantity);
     if (analysis.field)
         fmt::print("  {}\n", said(fieldSummary(*analysis.field)));
+    for (const Statement& note : widthStatements(analysis))
+        fmt::print("  {}\n", said(note));
     if (!analysis.whyNoComparison.empty())
         fmt::print("  {}\n", said(analysis.whyNoComparison));
     for (const PullResult& pull : analysis.pulls)

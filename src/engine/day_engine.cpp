@@ -49,7 +49,7 @@ bool sameFit(const FitPlan& one, const FitPlan& other) {
     const FitInput& a = one.input;
     const FitInput& b = other.input;
     return one.fitted == other.fitted && one.buildIds == other.buildIds && a.pulls == b.pulls && a.builds == b.builds &&
-           a.rpm == b.rpm && a.refit == b.refit && a.logPower.rows() == b.logPower.rows() &&
+           a.rpm == b.rpm && a.refit == b.refit && a.history == b.history && a.logPower.rows() == b.logPower.rows() &&
            a.logPower.cols() == b.logPower.cols() &&
            (a.logPower.size() == 0 || // then there is nothing to point at
             std::memcmp(a.logPower.data(), b.logPower.data(),

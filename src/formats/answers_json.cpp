@@ -169,6 +169,15 @@ Json refitJson(const DayAnalysis& analysis) {
             {"degrees_of_freedom", refit.freedom > 0.0 ? Json(refit.freedom) : Json(nullptr)}};
 }
 
+Json earlierRepeatsJson(const DayAnalysis& analysis) {
+    if (!analysis.model || !analysis.model->input.history.known())
+        return nullptr;
+    const DayModel& model = *analysis.model;
+    return {{"sd_pct", percentOfLog(std::sqrt(model.input.history.levelVariance))},
+            {"degrees_of_freedom", model.historyFreedom},
+            {"contradicted", model.unlikeHistory}};
+}
+
 Json buildsJson(const DayAnalysis& analysis) {
     Json out = Json::array();
     for (const BuildResult& build : analysis.builds) {
@@ -420,6 +429,7 @@ Json analyseAnswer(const DayAnalysis& analysis) {
     out["drift"] = driftJson(analysis);
     out["noise"] = noiseJson(analysis);
     out["refit"] = refitJson(analysis);
+    out["earlier_repeats"] = earlierRepeatsJson(analysis);
     out["builds"] = buildsJson(analysis);
     out["comparisons"] = Json::array();
     for (const Comparison& comparison : analysis.comparisons)

@@ -97,6 +97,45 @@ void putRefit(Json& out, const RefitSd& refit) {
     out["refit_degrees_of_freedom"] = refit.freedom;
 }
 
+EarlierRepeats readEarlier(ObjectReader in) {
+    EarlierRepeats out;
+    const auto above = [&in](const char* key, double least) {
+        const auto value = in.number(key);
+        if (!value || !(*value >= least))
+            throw DataError(
+                Problem::BadValue,
+                {value ? significant(*value, 6) : significant(0.0, 1), Statement{"not_allowed.not_above_zero"}},
+                in.place(key));
+        return *value;
+    };
+    constexpr double kLeast = 1e-6;
+    out.sd_pct = above("sd_pct", kLeast);
+    out.freedom = above("degrees_of_freedom", kLeast);
+    out.cautious = std::min(out.freedom, above("degrees_of_freedom_alone", 0.0));
+    out.low_rpm = above("shape_low_rpm", 0.0);
+    out.step_rpm = above("shape_step_rpm", 1.0);
+    out.shapeSd_pct = in.numbers("shape_sd_pct");
+    out.correlation_rpm = above("correlation_rpm", 1.0);
+    out.nugget = std::min(1.0, above("nugget", 0.0));
+    const auto isSd = [](double sd_pct) { return sd_pct > 0.0 && sd_pct <= 100.0; };
+    if (out.shapeSd_pct.empty() || !std::all_of(out.shapeSd_pct.begin(), out.shapeSd_pct.end(), isSd) ||
+        !isSd(out.sd_pct))
+        throw DataError(Problem::BadValue, {std::string("shape_sd_pct"), Statement{"not_allowed.not_above_zero"}},
+                        in.place("shape_sd_pct"));
+    return out;
+}
+
+Json earlierJson(const EarlierRepeats& earlier) {
+    return {{"sd_pct", earlier.sd_pct},
+            {"degrees_of_freedom", earlier.freedom},
+            {"degrees_of_freedom_alone", earlier.cautious},
+            {"shape_low_rpm", earlier.low_rpm},
+            {"shape_step_rpm", earlier.step_rpm},
+            {"shape_sd_pct", earlier.shapeSd_pct},
+            {"correlation_rpm", earlier.correlation_rpm},
+            {"nugget", earlier.nugget}};
+}
+
 Plan readPlan(ObjectReader in) {
     Plan out;
     out.design = in.text("design");
@@ -120,6 +159,8 @@ Plan readPlan(ObjectReader in) {
                         {significant(*out.driftBound_pct, 6), Statement{"not_allowed.not_above_zero"}},
                         in.place("drift_bound_pct"));
     out.refitSd = readRefit(in);
+    if (in.has("earlier_repeats"))
+        out.earlierRepeats = readEarlier(in.object("earlier_repeats"));
     for (ObjectReader& one : in.objects("earlier_builds"))
         out.earlier.push_back({one.requiredText("day"), one.requiredText("build"), one.text("date")});
     readUse(out, in);
@@ -156,6 +197,8 @@ Json planJson(const Plan& plan) {
         out["pairs"].push_back({{"from", from}, {"to", to}});
     putKnown(out, "drift_bound_pct", plan.driftBound_pct);
     putRefit(out, plan.refitSd);
+    if (plan.earlierRepeats.known())
+        out["earlier_repeats"] = earlierJson(plan.earlierRepeats);
     for (const BuildOfDay& one : plan.earlier)
         out["earlier_builds"].push_back({{"day", one.day}, {"build", one.build}, {"date", one.date}});
     if (const auto* range = std::get_if<RpmRange>(&plan.use))

@@ -121,6 +121,49 @@ TEST_CASE("a plan says what it would tell of a build of another day, and takes w
     CHECK(w.analysis().comparisons.front().bands.front().high_w == open);
 }
 
+TEST_CASE("a day of single pulls counts on earlier days' repeats once somebody says so") {
+    const OwnLogbook book;
+    for (const char* date : {"2024-06-01", "2024-06-02", "2024-06-03", "2024-06-04"})
+        book.add(test::demoDay(), date);
+    OpenWindow w;
+    w.window->showPage("prepare");
+    auto* count = w.find<QToolButton>("earlierRepeatsButton");
+    CHECK(says(w, "planDetails", u"of this cell"_s));
+    CHECK_FALSE(count->isVisible()); // three pulls a set tell it themselves
+    std::vector<std::string> aside;  // all but the first pull of every build
+    std::set<std::string> seen;
+    for (const Pull& pull : w.window->document().day().pulls)
+        if (!seen.insert(pull.build).second)
+            aside.push_back(pull.id);
+    w.window->document().setAside(aside, u"only one each"_s);
+    REQUIRE(w.settled());
+    CHECK(w.analysis().model->degreesOfFreedom == 0);
+    CHECK_FALSE(w.analysis().comparisons.front().hasInterval);
+    REQUIRE(test::waitFor([&] { return count->isVisible(); }));
+    CHECK_FALSE(count->isChecked());
+    count->click();
+    REQUIRE(w.settled());
+    CHECK(count->isChecked());
+    CHECK(w.analysis().model->measuredFreedom == 0);
+    CHECK(w.analysis().model->historyFreedom > 0);
+    CHECK(w.analysis().comparisons.front().hasInterval);
+    w.window->showPage("compare");
+    CHECK(says(w, "caution", u"as this cell's earlier days do"_s));
+    w.window->showPage("prepare");
+    w.window->document().undoStack().undo();
+    REQUIRE(w.settled());
+    CHECK_FALSE(count->isChecked());
+    CHECK_FALSE(w.analysis().comparisons.front().hasInterval);
+    // Compare offers it where it is missed.
+    w.window->showPage("compare");
+    const auto offer = [&] { return w.window->findChild<QPushButton*>(u"earlierOffer"_s); };
+    REQUIRE(test::waitFor([&] { return offer() != nullptr; }));
+    offer()->click();
+    REQUIRE(w.settled());
+    CHECK(w.analysis().comparisons.front().hasInterval);
+    CHECK(test::waitFor([&] { return offer() == nullptr; }));
+}
+
 TEST_CASE("the builds of all days stand as one ladder on Credit, and on the sheet with the days behind it") {
     const OwnLogbook book;
     book.add(test::demoDay(), "2024-06-01");

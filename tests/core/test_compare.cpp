@@ -416,7 +416,7 @@ TEST_CASE("what the model cannot fit is the geometric mean of the pulls that are
 
 TEST_CASE("a build that surely repeats worse is said, and only that one") {
     DayAnalysis a;
-    CHECK(noiseStatements(a).empty());
+    CHECK(widthStatements(a).empty());
     DayModel model;
     model.noise.builds = {{0.9, 30.0, 0.2}, {2.56, 15.0, 0.01}, {0.25, 15.0, 0.04}};
     a.builds.resize(3);
@@ -424,10 +424,10 @@ TEST_CASE("a build that surely repeats worse is said, and only that one") {
     a.builds[1].id = "B";
     a.builds[2].id = "C";
     a.model = std::make_shared<DayModel>(model);
-    CHECK(noiseStatements(a).empty());
+    CHECK(widthStatements(a).empty());
     model.noise.unequal = true;
     a.model = std::make_shared<DayModel>(model);
-    CHECK(eachInEnglish(noiseStatements(a)) ==
+    CHECK(eachInEnglish(widthStatements(a)) ==
           std::vector<std::string>{"B repeats worse than the other builds, 1.6 times as far from pull to pull: its "
                                    "intervals are wider for it.",
                                    "C repeats better than the other builds, 0.5 times as far from pull to pull: its "

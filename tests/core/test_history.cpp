@@ -530,6 +530,25 @@ TEST_CASE("a day's record holds what the day gave") {
     CHECK(inEnglish(acrossNotes(answer)).find("same day") != std::string::npos);
 }
 
+TEST_CASE("a day that counts on earlier ones teaches only what it measured, and says what it assumes") {
+    TestDay day = test::smallDay("A1 B1", 3.0);
+    for (Pull& pull : day.pulls)
+        pull.sha256 = std::string(64, pull.id.back());
+    DrawCache cache;
+    CHECK_FALSE(recordOf(day, analyse(day, {}, cache)).levelSd);
+    day.plan.earlierRepeats = {0.3, 20.0, 12.0, 2000.0, 100.0, std::vector<double>(60, 0.3), 250.0, 0.1};
+    const DayAnalysis analysis = analyse(day, {}, cache);
+    CHECK(analysis.model->degreesOfFreedom == 12);
+    CHECK(analysis.comparisons.front().hasInterval);
+    const DayRecord record = recordOf(day, analysis);
+    CHECK_FALSE(record.levelSd);
+    CHECK(record.freedom == 0.0);
+    CHECK(record.shapeVariance.empty());
+    CHECK(record.summary.back().id == "note.repeats_as_earlier");
+    CHECK(eachInEnglish(analysis.notes).front().find("(0.3 %, 12 degrees of freedom)") != std::string::npos);
+    CHECK(inEnglish(basisPhrase(analysis)).find("as on earlier days") != std::string::npos);
+}
+
 TEST_CASE("a day's id is its own, else its date and first pull's, whatever it is called") {
     TestDay day = test::smallDay("A2 B2");
     for (Pull& pull : day.pulls)

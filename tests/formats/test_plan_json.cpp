@@ -37,6 +37,7 @@ TestDay plannedDay() {
     day.plan.change_min = 25.0;
     day.plan.pairs = {{"A", "B"}, {"B", "A"}};
     day.plan.driftBound_pct = 0.8;
+    day.plan.earlierRepeats = {0.45, 21.5, 9.0, 1200.0, 100.0, {0.3, 0.35, 0.5}, 310.0, 0.12};
     day.plan.use = RpmRange{1400.0, 2200.0};
     day.plan.useAfterLooking = true;
     day.partRoles = {{"throat", PartRole::Intake}, {"cam belt", PartRole::Other}};
@@ -70,6 +71,37 @@ TEST_CASE("every way to say a use comes back, with what another version says bes
                               R"({"weights": [[3000, 1], [3000, 1]]})", R"({"weights": [[3000, 0]]})",
                               R"({"weights": []})", R"({"gear": "third"})"})
         CHECK_THROWS_AS(withUse(wrong), DataError);
+}
+
+TEST_CASE("what earlier days repeat within is read whole or refused") {
+    const auto problem = [](const char* earlier) {
+        const std::string text =
+            std::string(R"({"format": "hill-run-day", "version": 1, "plan": {"earlier_repeats": )") + earlier + "}}";
+        try {
+            return dayFromJson(text, "day.json").plan.earlierRepeats.known() ? std::string("read")
+                                                                             : std::string("none");
+        } catch (const DataError& error) {
+            return error.place().key;
+        }
+    };
+    const auto with = [](const char* changed) {
+        Json one = Json::parse(R"({"sd_pct": 0.4, "degrees_of_freedom": 20, "degrees_of_freedom_alone": 9,
+            "shape_low_rpm": 2000, "shape_step_rpm": 100, "shape_sd_pct": [0.3], "correlation_rpm": 250, "nugget": 0})");
+        one.merge_patch(Json::parse(changed));
+        return one.dump();
+    };
+    CHECK(problem(with("{}").c_str()) == "read");
+    CHECK(problem("null") == "none");
+    for (const char* key : {"sd_pct", "degrees_of_freedom", "degrees_of_freedom_alone", "shape_low_rpm",
+                            "shape_step_rpm", "shape_sd_pct", "correlation_rpm", "nugget"}) {
+        CAPTURE(key);
+        CHECK(problem(with(fmt::format(R"({{"{}": null}})", key).c_str()).c_str()) ==
+              std::string("plan.earlier_repeats.") + key);
+    }
+    CHECK(problem(with(R"({"shape_step_rpm": 0})").c_str()) == "plan.earlier_repeats.shape_step_rpm");
+    CHECK(problem(with(R"({"sd_pct": -0.4})").c_str()) == "plan.earlier_repeats.sd_pct");
+    CHECK(problem(with(R"({"shape_sd_pct": [0.3, 0]})").c_str()) == "plan.earlier_repeats.shape_sd_pct");
+    CHECK(problem(with(R"({"shape_sd_pct": "much"})").c_str()) == "plan.earlier_repeats.shape_sd_pct");
 }
 
 TEST_CASE("the limits of an article come back, also when it wants none") {

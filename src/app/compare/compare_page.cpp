@@ -55,7 +55,7 @@ QString withoutStop(const Statement& note) { return qs(note).remove(QRegularExpr
 
 ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look, OtherDays& otherDays,
                          ActionRegistry& actions, QWidget* parent)
-    : PageView(parent), m_document(document), m_selection(selection), m_look(look) {
+    : PageView(parent), m_document(document), m_selection(selection), m_days(otherDays), m_look(look) {
     setObjectName(u"comparePage"_s);
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(px(16), px(12), px(16), px(12));
@@ -68,9 +68,11 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     m_views->addWidget(m_field);
     m_earlier = new EarlierPane(document, selection, look, otherDays, actions, this);
     m_views->addWidget(m_earlier);
-    const auto bring = [this, &otherDays] {
-        if (isVisible() && earlierShown())
-            otherDays.bringUpToDate();
+    const auto bring = [this] {
+        const auto analysis = m_document.analysis();
+        const bool few = analysis && analysis->model && analysis->model->measuredFreedom <= kFewFreedom;
+        if (isVisible() && (earlierShown() || few))
+            m_days.bringUpToDate();
     };
     connect(&otherDays, &OtherDays::outdated, this, bring);
     connect(m_views, &QStackedWidget::currentChanged, this, bring);
@@ -191,7 +193,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
                             .say(summary(*comparison, m_selection.units(), m_selection.quantity())))));
     else
         m_head->answer->setText(whyNoAnswer(analysis));
-    m_offers->show(analysis, comparison);
+    m_offers->show(analysis, comparison, m_days.answer().cell.repeats);
     m_offers->setVisible(true);
     QStringList cautions = doubtsOf(analysis);
     const std::string settle =
@@ -204,7 +206,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
         if (const Statement refit = refitStatement(*comparison, *analysis); !refit.empty())
             cautions << qs(refit);
     if (analysis)
-        for (const Statement& note : noiseStatements(*analysis)) // about the answer's own width
+        for (const Statement& note : widthStatements(*analysis))
             cautions << withoutStop(note);
     if (comparison && comparison->judgedBy == JudgedBy::AllPairs)
         cautions << tr("not one of the planned comparisons: judged by the band over all pairs");

@@ -62,6 +62,7 @@ private:
 
     DayDocument& m_document;
     Selection& m_selection;
+    OtherDays& m_days;
     Look& m_look;
     AnswerHead* m_head = nullptr;
     PairOffers* m_offers = nullptr;

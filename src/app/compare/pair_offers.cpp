@@ -19,7 +19,7 @@ PairOffers::PairOffers(DayDocument& document, QWidget* parent) : QWidget(parent)
     column->setSpacing(px(4));
 }
 
-void PairOffers::show(const DayAnalysis* analysis, const Comparison* comparison) {
+void PairOffers::show(const DayAnalysis* analysis, const Comparison* comparison, const EarlierRepeats& earlier) {
     for (QPushButton* old : findChildren<QPushButton*>()) { // one of them may be what was just pressed
         old->hide();
         old->setParent(nullptr);
@@ -32,6 +32,16 @@ void PairOffers::show(const DayAnalysis* analysis, const Comparison* comparison)
                  tr("Leave it out of the sums, so that the comparison reaches further; Ctrl+Z takes it back"),
                  [pull = comparison->shortPull->pull](DayDocument& document) {
                      document.setAside({pull}, tr("it shortens the range that all pulls share"));
+                 }});
+        const bool few = analysis->model && analysis->model->measuredFreedom <= kFewFreedom;
+        if (few && earlier.known() && !m_document.day().plan.earlierRepeats.known())
+            add(u"earlierOffer"_s,
+                {tr("Count on earlier days"),
+                 tr("Takes today to repeat as this cell's earlier days do; the answer says so. Ctrl+Z "
+                    "takes it back"),
+                 [earlier](DayDocument& document) {
+                     document.edit(tr("Count on earlier days' repeats"),
+                                   [&](TestDay& day) { day.plan.earlierRepeats = earlier; });
                  }});
         if (!analysis->doubts.empty())
             for (const DoubtAnswer& answer : answersTo(analysis->doubts.front()))

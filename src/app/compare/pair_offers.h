@@ -9,12 +9,13 @@
 namespace hillrun {
 
 /// What can be done about what weakens a comparison: the pull that shortens its range, weather that cannot be, a base
-/// that was still settling. One button each.
+/// that was still settling, too few repeats. One button each.
 class PairOffers : public QWidget {
     Q_OBJECT
 public:
     PairOffers(DayDocument& document, QWidget* parent = nullptr);
-    void show(const DayAnalysis* analysis, const Comparison* comparison);
+    /// `earlier`: what the cell's earlier days repeat within.
+    void show(const DayAnalysis* analysis, const Comparison* comparison, const EarlierRepeats& earlier);
     using QWidget::show;
 
 private:

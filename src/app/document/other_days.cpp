@@ -15,8 +15,9 @@ namespace {
 TaughtByCell taughtBy(const DayRecord& today, const std::vector<DayRecord>& known) {
     std::vector<const DayRecord*> others = daysOfDyno(known, &today);
     std::erase_if(others, [&](const DayRecord* day) { return day->id == today.id; });
+    const EarlierRepeats repeats = earlierRepeats(others, today.article);
     const CellHistory cell = cellHistory(std::move(others));
-    return {cell.repeatability, cell.refit, cell.likelyRefits, static_cast<int>(cell.days.size())};
+    return {cell.repeatability, cell.refit, cell.likelyRefits, repeats, static_cast<int>(cell.days.size())};
 }
 
 } // namespace

@@ -5,6 +5,7 @@
 #include "app/document/day_document.h"
 #include "app/document/logbook_link.h"
 #include "core/history/cell_history.h"
+#include "core/history/earlier_repeats.h"
 #include "core/history/over_days.h"
 
 namespace hillrun {
@@ -14,6 +15,7 @@ struct TaughtByCell {
     std::optional<CellFigure> repeatability; ///< of one pull
     std::optional<CellFigure> refit;
     std::vector<double> likelyRefits; ///< see CellHistory
+    EarlierRepeats repeats;           ///< for a day with too few of its own
     int days = 0;
     [[nodiscard]] RefitSd refitSd() const; ///< as a plan takes it; not known while too few days tell
 };

@@ -2825,6 +2825,22 @@
         <source>Take what the cell has taught of refitting</source>
         <translation>Nehmen, was der Prüfstand vom Anbauen gelehrt hat</translation>
     </message>
+    <message>
+        <source>Few repeats: as on earlier days</source>
+        <translation>Wenige Läufe: wie an früheren Tagen</translation>
+    </message>
+    <message>
+        <source>With one pull a build, or two, today cannot tell what it repeats within. Then it is taken to repeat as this cell&apos;s earlier days do, and the answer says so.</source>
+        <translation>Mit einem Lauf je Stand, oder zweien, kann der heutige Tag nicht sagen, wie genau er sich wiederholt. Dann wird angenommen, dass er sich wie frühere Tage dieses Prüfstands wiederholt, und die Antwort sagt es dazu.</translation>
+    </message>
+    <message>
+        <source>Count on earlier days&apos; repeats</source>
+        <translation>Wiederholungen früherer Tage mitzählen</translation>
+    </message>
+    <message>
+        <source>Count today&apos;s repeats alone</source>
+        <translation>Nur die heutigen Wiederholungen zählen</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::ColumnTable</name>
@@ -5076,6 +5092,18 @@
     <message>
         <source>it shortens the range that all pulls share</source>
         <translation>er verkürzt den Bereich, den alle Läufe teilen</translation>
+    </message>
+    <message>
+        <source>Count on earlier days</source>
+        <translation>Frühere Tage mitzählen</translation>
+    </message>
+    <message>
+        <source>Takes today to repeat as this cell&apos;s earlier days do; the answer says so. Ctrl+Z takes it back</source>
+        <translation>Nimmt an, dass sich der Tag wie frühere Tage dieses Prüfstands wiederholt; die Antwort sagt es dazu. Strg+Z nimmt es zurück</translation>
+    </message>
+    <message>
+        <source>Count on earlier days&apos; repeats</source>
+        <translation>Wiederholungen früherer Tage mitzählen</translation>
     </message>
 </context>
 <context>

@@ -2825,6 +2825,22 @@
         <source>Take what the cell has taught of refitting</source>
         <translation>Prendre ce que le banc a appris du remontage</translation>
     </message>
+    <message>
+        <source>Few repeats: as on earlier days</source>
+        <translation>Peu de passages : comme aux journées antérieures</translation>
+    </message>
+    <message>
+        <source>With one pull a build, or two, today cannot tell what it repeats within. Then it is taken to repeat as this cell&apos;s earlier days do, and the answer says so.</source>
+        <translation>Avec un ou deux passages par montage, la journée ne dit pas dans quelle marge elle se répète. On admet alors qu&apos;elle se répète comme les journées antérieures de ce banc, et la réponse le dit.</translation>
+    </message>
+    <message>
+        <source>Count on earlier days&apos; repeats</source>
+        <translation>Compter les répétitions des journées antérieures</translation>
+    </message>
+    <message>
+        <source>Count today&apos;s repeats alone</source>
+        <translation>Ne compter que les répétitions du jour</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::ColumnTable</name>
@@ -5076,6 +5092,18 @@
     <message>
         <source>it shortens the range that all pulls share</source>
         <translation>il raccourcit la plage que tous les passages partagent</translation>
+    </message>
+    <message>
+        <source>Count on earlier days</source>
+        <translation>Compter sur les jours antérieurs</translation>
+    </message>
+    <message>
+        <source>Takes today to repeat as this cell&apos;s earlier days do; the answer says so. Ctrl+Z takes it back</source>
+        <translation>Admet que la journée se répète comme les journées antérieures de ce banc ; la réponse le dit. Ctrl+Z l&apos;annule</translation>
+    </message>
+    <message>
+        <source>Count on earlier days&apos; repeats</source>
+        <translation>Compter les répétitions des journées antérieures</translation>
     </message>
 </context>
 <context>

@@ -5,6 +5,7 @@
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "core/plan/pulls_needed.h"
 
 #include <algorithm>
 
@@ -25,6 +26,17 @@ std::vector<BuildPair> pairsToOffer(const TestDay& day) {
         if (std::find(out.begin(), out.end(), pair) == out.end())
             out.push_back(pair);
     return out;
+}
+
+/// Whether the day, or its plan while nothing is measured, cannot tell well what it repeats within.
+bool hasFewRepeats(const DayDocument& document) {
+    if (const auto analysis = document.analysis(); analysis && analysis->model)
+        return analysis->model->measuredFreedom <= kFewFreedom;
+    const TestDay& day = document.day();
+    if (day.builds.size() < 2)
+        return false;
+    const auto contrast = plannedContrast(day.plan.order, day.builds[0].id, day.builds[1].id);
+    return contrast && contrast->degreesOfFreedom <= kFewFreedom;
 }
 
 } // namespace
@@ -54,12 +66,14 @@ ClaimsPanel::ClaimsPanel(DayDocument& document, OtherDays& otherDays, QAction* u
     auto* last = new WrapLayout(false, px(12));
     last->addWidget(useButton);
     last->addWidget(makeRefit());
+    last->addWidget(makeEarlier());
     lines->addLayout(last);
     connect(m_bound, &NumberField::edited, this, [this](std::optional<double> value) {
         m_document.edit(
             tr("Declare a drift bound"), [&](TestDay& day) { day.plan.driftBound_pct = value; }, u"drift bound"_s);
     });
     connect(&m_document, &DayDocument::dayChanged, this, &ClaimsPanel::refresh);
+    connect(&m_document, &DayDocument::analysisReady, this, &ClaimsPanel::refresh);
     connect(&m_otherDays, &OtherDays::changed, this, &ClaimsPanel::refresh);
     refresh();
 }
@@ -96,6 +110,22 @@ QWidget* ClaimsPanel::makeRefit() {
                         [&](TestDay& day) { day.plan.refitSd = m_otherDays.answer().cell.refitSd(); });
     });
     return out;
+}
+
+QToolButton* ClaimsPanel::makeEarlier() {
+    m_earlier = new QToolButton(this);
+    m_earlier->setObjectName(u"earlierRepeatsButton"_s);
+    m_earlier->setText(tr("Few repeats: as on earlier days"));
+    m_earlier->setToolTip(
+        tr("With one pull a build, or two, today cannot tell what it repeats within. Then it is taken "
+           "to repeat as this cell's earlier days do, and the answer says so."));
+    m_earlier->setCheckable(true);
+    connect(m_earlier, &QToolButton::clicked, this, [this](bool on) {
+        m_document.edit(
+            on ? tr("Count on earlier days' repeats") : tr("Count today's repeats alone"),
+            [&](TestDay& day) { day.plan.earlierRepeats = on ? m_otherDays.answer().cell.repeats : EarlierRepeats{}; });
+    });
+    return m_earlier;
 }
 
 void ClaimsPanel::togglePair(const BuildPair& pair, bool on) {
@@ -140,6 +170,9 @@ void ClaimsPanel::refresh() {
     m_refit->show(refit.likely_pct.empty() ? std::nullopt : std::optional(refit.rootMeanSquare_pct()));
     const RefitSd taught = m_otherDays.answer().cell.refitSd();
     m_learned->setEnabled(!taught.likely_pct.empty() && taught != refit);
+    const bool counted = m_document.day().plan.earlierRepeats.known();
+    m_earlier->setChecked(counted);
+    m_earlier->setVisible(counted || (m_otherDays.answer().cell.repeats.known() && hasFewRepeats(m_document)));
 }
 
 } // namespace hillrun

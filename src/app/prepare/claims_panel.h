@@ -13,7 +13,7 @@
 namespace hillrun {
 
 /// What will be claimed, said before the pulls: pairs named beforehand, the speeds that count, a bound on drift,
-/// and what fitting a build again adds.
+/// what fitting a build again adds, and whether earlier days count in where today has too few repeats.
 class ClaimsPanel : public QWidget {
     Q_OBJECT
 public:
@@ -24,6 +24,7 @@ private:
     void refresh();
     void refreshPairs();
     QWidget* makeRefit();
+    QToolButton* makeEarlier();
     void togglePair(const std::pair<std::string, std::string>& pair, bool on);
 
     DayDocument& m_document;
@@ -34,6 +35,7 @@ private:
     NumberField* m_bound = nullptr;
     NumberField* m_refit = nullptr;
     QPushButton* m_learned = nullptr;
+    QToolButton* m_earlier = nullptr;
 };
 
 } // namespace hillrun

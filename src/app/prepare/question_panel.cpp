@@ -57,6 +57,13 @@ QString plannedText(const PlannedAcross& one) {
     return out;
 }
 
+/// What the plan counts on, when one pull repeats within `sd`.
+PlannedNoise noiseOf(const TestDay& day, double sd) {
+    const EarlierRepeats& earlier = day.plan.earlierRepeats;
+    return {sd, std::log1p(day.plan.refitSd.rootMeanSquare_pct() / 100.0), static_cast<int>(earlier.freedom),
+            static_cast<int>(earlier.cautious)};
+}
+
 } // namespace
 
 QuestionPanel::QuestionPanel(DayDocument& document, OtherDays& otherDays, QAction* earlier, QWidget* parent)
@@ -141,7 +148,6 @@ void QuestionPanel::refresh() {
     m_matters->show(day.plan.matters_pct.value_or(kMattersToStart_pct));
     m_repeatability->show(100.0 * known.sd);
     m_measured->setEnabled(day.plan.repeatability_pct.has_value());
-    const double refit = std::log1p(day.plan.refitSd.rootMeanSquare_pct() / 100.0);
     refreshEarlier();
     const auto build = hardestBuild(day);
     if (!build) {
@@ -151,7 +157,8 @@ void QuestionPanel::refresh() {
         setWarning(m_answer, false);
         return;
     }
-    const auto seen = smallestSeen(*plannedContrast(day.plan.order, day.builds.front().id, *build), {known.sd, refit});
+    const auto seen =
+        smallestSeen(*plannedContrast(day.plan.order, day.builds.front().id, *build), noiseOf(day, known.sd));
     const double matters = m_matters->number().value_or(kMattersToStart_pct);
     m_answer->setText(seen ? tr("This plan sees %1 % in %2 pulls, about %3.")
                                  .arg(numberText(100.0 * *seen, *seen < 0.00995 ? 2 : 1))
@@ -176,7 +183,7 @@ QString QuestionPanel::details(const Repeatability& known, const std::string& bu
     const std::string& base = day.builds.front().id;
     const auto sets = buildsOfSets(day.plan.order);
     const double refit = std::log1p(day.plan.refitSd.rootMeanSquare_pct() / 100.0);
-    const auto needed = pullsPerSetNeeded(sets, base, build, matters_pct / 100.0, {known.sd, refit});
+    const auto needed = pullsPerSetNeeded(sets, base, build, matters_pct / 100.0, noiseOf(day, known.sd));
     QString out;
     if (!needed && refit > 0.0) {
         out = tr("To see %1 % even 30 pulls a set are too few: fit the builds again more often.").arg(matters_pct);
@@ -193,7 +200,7 @@ QString QuestionPanel::details(const Repeatability& known, const std::string& bu
     }
     if (known.days > 0) {
         const double worst = upperLimit80(known.sd, std::max(1, static_cast<int>(std::lround(known.freedom))));
-        const auto cautious = pullsPerSetNeeded(sets, base, build, matters_pct / 100.0, {worst, refit});
+        const auto cautious = pullsPerSetNeeded(sets, base, build, matters_pct / 100.0, noiseOf(day, worst));
         out += tr(" Repeatability from %1 of this cell; were it as bad as it may be: %2 a set.")
                    .arg(counted("count.earlier_days", known.days),
                         cautious ? QString::number(*cautious) : tr("more than 30"));

@@ -248,7 +248,7 @@ void DayStrip::paintPlanned(QPainter& painter, const StripLayout& layout) {
     painter.setPen(QPen(t.mark, 1.5));
     painter.drawLine(QPointF(layout.now, kBaseLine - kTallest), QPointF(layout.now, kBaseLine + 16));
     painter.setFont(fonts::drawn(11));
-    painter.drawText(QRectF(layout.now - 30, 4, 60, 16), Qt::AlignCenter, tr("now"));
+    painter.drawText(QRectF(layout.now - 60, 4, 120, 16), Qt::AlignCenter, tr("now"));
     const double width =
         layout.planned.size() > 1 ? std::clamp(layout.planned[1].x - layout.planned[0].x - 4.0, 3.0, 14.0) : 14.0;
     for (const auto& planned : layout.planned) {
@@ -293,8 +293,8 @@ void DayStrip::paintAir(QPainter& painter, const StripLayout& layout) {
         text += tr(" \u00B7 air factor %1\u2013%2").arg(numberText(low, 4)).arg(numberText(high, 4));
     painter.setFont(fonts::drawn(11));
     const double wide = painter.fontMetrics().horizontalAdvance(text);
-    const double right =
-        layout.now > wide + 40.0 ? layout.now - 18.0 : width() / lookScale() - 10.0; // "now" has its word up there
+    const double besideNow = layout.now - 0.5 * painter.fontMetrics().horizontalAdvance(tr("now")) - 8.0; // its word
+    const double right = besideNow > wide + 22.0 ? besideNow : width() / lookScale() - 10.0;
     const double left = right - wide;
     painter.fillRect(QRectF(left - 6.0, kAirTop - 6, wide + 12.0, 15), m_look.theme().ground);
     painter.setPen(m_look.theme().quietInk);

@@ -63,9 +63,11 @@ AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
 
 Statement basisPhrase(const DayAnalysis& analysis) {
     const std::string standard = standardInfo(analysis.settings.reduce.standard).title;
-    if (analysis.school.empty())
-        return {"basis.standard", {standard, placePhrase(analysis.place)}};
-    return {"basis.standard_and_school", {standard, analysis.school, placePhrase(analysis.place)}};
+    const Statement air = analysis.school.empty() ? Statement{"basis.standard", {standard, placePhrase(analysis.place)}}
+                                                  : Statement{"basis.standard_and_school",
+                                                              {standard, analysis.school, placePhrase(analysis.place)}};
+    const bool asEarlier = analysis.model && analysis.model->historyFreedom > 0;
+    return asEarlier ? Statement{"basis.with_earlier_days", {air}} : air;
 }
 
 DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache) {

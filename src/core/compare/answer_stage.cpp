@@ -68,7 +68,7 @@ void fillSpread(DayAnalysis& out) {
 }
 
 void fillNotes(DayAnalysis& out, const TestDay& day, const DayClock& clock) {
-    for (Statement& note : noiseStatements(out))
+    for (Statement& note : widthStatements(out))
         out.notes.push_back(std::move(note));
     if (const Statement whyNot = usedSpeeds(day.plan.use, day.article).whyNot; !whyNot.empty())
         out.notes.push_back(whyNot);

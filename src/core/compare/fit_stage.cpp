@@ -38,6 +38,24 @@ void putOnGrid(const Curve& curve, const std::vector<double>& grid, double step,
             target(row, static_cast<Eigen::Index>(offset) + static_cast<Eigen::Index>(i)) = std::log(curve.power_w[i]);
 }
 
+/// What the day keeps of earlier days, on its grid; beyond their speeds as at the nearest.
+RepeatHistory historyOn(const std::vector<double>& grid, const EarlierRepeats& earlier) {
+    RepeatHistory out;
+    if (!earlier.known())
+        return out;
+    const auto variance = [](double sd_pct) { return std::pow(std::log1p(sd_pct / 100.0), 2); };
+    out.levelVariance = variance(earlier.sd_pct);
+    out.freedom = earlier.freedom;
+    out.cautious = earlier.cautious;
+    out.correlation = {earlier.correlation_rpm, earlier.nugget};
+    const auto last = static_cast<double>(earlier.shapeSd_pct.size() - 1);
+    for (const double rpm : grid) {
+        const double at = std::clamp((rpm - earlier.low_rpm) / earlier.step_rpm, 0.0, last);
+        out.shapeVariance.push_back(variance(earlier.shapeSd_pct[static_cast<size_t>(std::lround(at))]));
+    }
+    return out;
+}
+
 } // namespace
 
 FitPlan planFit(const TestDay& day, const std::vector<PullResult>& pulls, double step_rpm) {
@@ -50,6 +68,7 @@ FitPlan planFit(const TestDay& day, const std::vector<PullResult>& pulls, double
     for (const double sd_pct : day.plan.refitSd.likely_pct)
         out.input.refit.sd.push_back(std::log1p(sd_pct / 100.0));
     out.input.refit.freedom = day.plan.refitSd.freedom;
+    out.input.history = historyOn(out.input.rpm, day.plan.earlierRepeats);
     for (size_t i = 0; i < pulls.size(); ++i) {
         if (!pulls[i].used)
             continue;

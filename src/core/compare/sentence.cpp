@@ -334,12 +334,20 @@ Statement refitStatement(const Comparison& c, const DayAnalysis& analysis) {
     return {*undoes_pct < kLittle_pct ? "refit.little" : "refit.undoes", {significant(*undoes_pct, 2, "%")}};
 }
 
-std::vector<Statement> noiseStatements(const DayAnalysis& analysis) {
+std::vector<Statement> widthStatements(const DayAnalysis& analysis) {
     std::vector<Statement> out;
-    if (!analysis.model || !analysis.model->noise.unequal)
+    if (!analysis.model)
+        return out;
+    const DayModel& model = *analysis.model;
+    const Number earlier = significant(percentOfLog(std::sqrt(model.input.history.levelVariance)), 2, "%");
+    if (model.unlikeHistory)
+        out.push_back({"note.unlike_earlier", {earlier}});
+    if (model.historyFreedom > 0)
+        out.push_back({"note.repeats_as_earlier", {earlier, decimals(model.historyFreedom, 0)}});
+    if (!model.noise.unequal)
         return out;
     for (size_t b = 0; b < analysis.builds.size(); ++b) {
-        const BuildNoise& noise = analysis.model->noise.builds[b];
+        const BuildNoise& noise = model.noise.builds[b];
         if (noise.p < kUnequalBelow)
             out.push_back({noise.ratio > 1.0 ? "note.repeats_worse" : "note.repeats_better",
                            {analysis.builds[b].id, decimals(std::sqrt(noise.ratio), 1)}});

@@ -20,8 +20,9 @@ std::optional<double> refitThatUndoes_pct(const Comparison& comparison);
 /// not measured and so is in no interval; empty where it proves nothing. Else what the interval allows for it.
 Statement refitStatement(const Comparison& comparison, const DayAnalysis& analysis);
 
-/// Builds that surely repeat worse or better than the others; their intervals allow for it. Empty when none does.
-std::vector<Statement> noiseStatements(const DayAnalysis& analysis);
+/// What the width of all intervals rests on besides today's repeats: earlier days that count in where those are too few
+/// (or would not), and builds that surely repeat worse or better than the others. Empty as a rule.
+std::vector<Statement> widthStatements(const DayAnalysis& analysis);
 /// "p05 ends at 3 700 rpm: without it the comparison reaches 7 400 rpm."; empty when no pull stands out so.
 Statement shortPullStatement(const Comparison& comparison);
 /// The answer in one sentence or a few; last, the pull that shortens the range. A stretch under 300 rpm, or one whose

@@ -33,6 +33,20 @@ struct RefitSd {
     bool operator==(const RefitSd&) const = default;
 };
 
+/// What earlier days of the cell repeat within, for a day with too few repeats of its own.
+struct EarlierRepeats {
+    double sd_pct = 0.0;   ///< of a pull's level
+    double freedom = 0.0;  ///< degrees of freedom that the days agree for
+    double cautious = 0.0; ///< the same for a day without any repeat, where all hangs on it
+    double low_rpm = 0.0;
+    double step_rpm = 100.0;
+    std::vector<double> shapeSd_pct; ///< of the shapes, from low_rpm in steps
+    double correlation_rpm = 250.0;  ///< of the shapes' noise
+    double nugget = 0.0;
+    [[nodiscard]] bool known() const { return freedom > 0.0 && !shapeSd_pct.empty(); }
+    bool operator==(const EarlierRepeats&) const = default;
+};
+
 struct Plan {
     std::string design; ///< "a-b-a" ...; empty when the order was made by hand
     int pullsPerSet = 3;
@@ -45,6 +59,7 @@ struct Plan {
     std::vector<std::pair<std::string, std::string>> pairs; ///< named beforehand, from and to; empty: the usual ones
     std::optional<double> driftBound_pct;                   ///< declared: drift over the session is at most this
     RefitSd refitSd;
+    EarlierRepeats earlierRepeats;
     std::vector<BuildOfDay> earlier; ///< builds of other days that are put beside today's
     WantedUse use;                   ///< what the builds are wanted for
     std::string unknownUseKeys;      ///< of the use, not of the plan

@@ -407,12 +407,12 @@ std::optional<NumberEstimate> estimateNumber(const DayModel& model, const Eigen:
     const Eigen::VectorXd y = values(rows);
     NumberEstimate out;
     out.estimate = a->dot(y);
-    out.degreesOfFreedom = design.degreesOfFreedom();
-    if (out.degreesOfFreedom <= 0) {
+    const auto [sd, freedom] = numberScatter(model, design, y, scaleOfDrift);
+    out.degreesOfFreedom = freedom;
+    if (freedom <= 0) {
         out.standardError = out.half = out.half90 = out.p = kNaN;
         return out;
     }
-    const double sd = std::sqrt(evenResiduals(model, design, y).squaredNorm() / out.degreesOfFreedom);
     const RefitSpread refit = scaleOfDrift ? model.input.refit : RefitSpread{}; // it scales power, not a speed
     const DifferenceError error =
         differenceError(model, design, *a, sd, model.drift.allowanceSquared, drift, scaleOfDrift);
@@ -457,9 +457,9 @@ NumbersOfBuilds numbersOfBuilds(const DayModel& model, const Eigen::VectorXd& va
         return out;
     const Design design = makeDesign(model.input, rows, model.drift.identified, model.meanTime_h);
     const Eigen::VectorXd y = values(rows);
-    out.degreesOfFreedom = design.degreesOfFreedom();
-    out.sd = out.degreesOfFreedom > 0 ? std::sqrt(evenResiduals(model, design, y).squaredNorm() / out.degreesOfFreedom)
-                                      : kNaN;
+    const auto [sd, freedom] = numberScatter(model, design, y, scaleOfDrift);
+    out.degreesOfFreedom = freedom;
+    out.sd = sd;
     for (Eigen::Index i = 0; i < builds; ++i)
         if (const auto a = design.contrastWeights(withTime(Eigen::VectorXd::Unit(builds, i), design))) {
             weights.row(i) = *a;

@@ -7,6 +7,7 @@
 #include "core/units/nan.h"
 
 #include <algorithm>
+#include <boost/math/distributions/fisher_f.hpp>
 #include <boost/math/distributions/students_t.hpp>
 #include <cassert>
 #include <cmath>
@@ -245,7 +246,73 @@ double shapeDegreesOfFreedom(const DayModel& model) {
     return model.degreesOfFreedom / sum;
 }
 
+/// Takes what earlier days repeat within to today's few repeats, unless these contradict it.
+void joinHistory(DayModel& model) {
+    const RepeatHistory& history = model.input.history;
+    const int own = model.measuredFreedom;
+    const double freedom = std::floor(own > 0 ? history.freedom : history.cautious);
+    if (!history.known() || own > kFewFreedom || freedom < 1.0)
+        return;
+    const double ownVariance = own > 0 ? model.levelSd * model.levelSd : 0.0;
+    if (own > 0 &&
+        ownVariance > history.levelVariance * boost::math::quantile(boost::math::fisher_f(own, freedom), 0.95)) {
+        model.unlikeHistory = true;
+        return;
+    }
+    const auto joined = [freedom](double mine, double weight, double theirs) {
+        return ((weight > 0.0 ? weight * mine : 0.0) + freedom * theirs) / (weight + freedom);
+    };
+    model.historyFreedom = static_cast<int>(freedom);
+    model.degreesOfFreedom = own + model.historyFreedom;
+    model.levelSd = std::sqrt(joined(ownVariance, own, history.levelVariance));
+    for (Eigen::Index p = 0; p < model.shapeWeight.size(); ++p) {
+        if (!model.window[static_cast<size_t>(p)])
+            continue;
+        model.shapeVariance(p) = std::max(kVarianceFloor, joined(model.shapeVariance(p), model.shapeWeight(p),
+                                                                 history.shapeVariance[static_cast<size_t>(p)]));
+        model.shapeWeight(p) += freedom;
+    }
+    model.correlation = history.correlation;
+}
+
+/// Variances, their correlation along rpm, and which build repeats otherwise than the rest.
+void estimateNoise(DayModel& model) {
+    const Eigen::MatrixXd q = shapeResiduals(model);
+    estimateVariances(model, q);
+    if (model.measuredFreedom > 0)
+        model.correlation = estimateCorrelation(model, q);
+    model.measuredLevelSd = model.levelSd;
+    model.measuredShapeVariance = model.shapeVariance;
+    joinHistory(model);
+    if (model.measuredFreedom <= 0 || model.historyFreedom > 0)
+        return;
+    model.noise = noiseOfBuilds(model, q);
+    if (!model.noise.unequal)
+        return;
+    estimateVariances(model, q);
+    model.measuredLevelSd = model.levelSd;
+    model.measuredShapeVariance = model.shapeVariance;
+}
+
 } // namespace
+
+NumberScatter numberScatter(const DayModel& model, const Design& design, const Eigen::VectorXd& values, bool isPower) {
+    const int own = design.degreesOfFreedom();
+    const int history = isPower ? model.historyFreedom : 0;
+    if (own + history <= 0)
+        return {kNaN, 0};
+    double squares = own > 0 ? evenResiduals(model, design, values).squaredNorm() : 0.0;
+    if (history > 0) {
+        // What a level repeats within is known; another number is taken to scatter as a single speed does.
+        const bool isLevel = (values - model.level(design.rows)).cwiseAbs().maxCoeff() < 1e-12;
+        const RepeatHistory& earlier = model.input.history;
+        double shape = 0.0;
+        for (const double one : earlier.shapeVariance)
+            shape += one / static_cast<double>(earlier.shapeVariance.size());
+        squares += history * (earlier.levelVariance + (isLevel ? 0.0 : shape));
+    }
+    return {std::sqrt(squares / (own + history)), own + history};
+}
 
 Eigen::VectorXd Design::residuals(const Eigen::VectorXd& y) const {
     return y - x * (gramInverse * (x.transpose() * y));
@@ -356,16 +423,9 @@ DayModel fitDay(FitInput input) {
     std::vector<int> everyRow(model.input.pulls.size());
     std::iota(everyRow.begin(), everyRow.end(), 0);
     model.design = makeDesign(model.input, everyRow, model.drift.identified, model.meanTime_h);
-    model.degreesOfFreedom = model.design.degreesOfFreedom();
+    model.degreesOfFreedom = model.measuredFreedom = model.design.degreesOfFreedom();
     findPatterns(model);
-    const Eigen::MatrixXd q = shapeResiduals(model);
-    estimateVariances(model, q);
-    if (model.degreesOfFreedom > 0) {
-        model.correlation = estimateCorrelation(model, q);
-        model.noise = noiseOfBuilds(model, q);
-        if (model.noise.unequal)
-            estimateVariances(model, q);
-    }
+    estimateNoise(model);
     estimateDrift(model);
     if (model.degreesOfFreedom > 0) {
         model.shapeDegreesOfFreedom = shapeDegreesOfFreedom(model);

@@ -22,6 +22,27 @@ struct FitPull {
     bool operator==(const FitPull&) const = default;
 };
 
+/// Correlation of the shape's noise along rpm: (1-nugget) exp(-h^2/(2 length^2)) + nugget at h = 0.
+struct NoiseCorrelation {
+    double length_rpm = 250.0;
+    double nugget = 0.0;
+    bool operator==(const NoiseCorrelation&) const = default;
+};
+
+/// Up to so many degrees of freedom of a day's own, earlier days count in.
+inline constexpr int kFewFreedom = 2;
+
+/// What earlier days repeat within, on the log scale.
+struct RepeatHistory {
+    double levelVariance = 0.0;
+    double freedom = 0.0;              ///< 0: nothing is known of them
+    double cautious = 0.0;             ///< for a day without any repeat
+    std::vector<double> shapeVariance; ///< at each rpm point of the input
+    NoiseCorrelation correlation;
+    [[nodiscard]] bool known() const { return freedom > 0.0 && levelVariance > 0.0; }
+    bool operator==(const RepeatHistory&) const = default;
+};
+
 /// Log power of every pull on one grid; NaN where a pull has no data.
 struct FitInput {
     std::vector<FitPull> pulls;
@@ -29,6 +50,7 @@ struct FitInput {
     std::vector<double> rpm;
     Eigen::MatrixXd logPower; ///< pulls x rpm
     RefitSpread refit{};      ///< of a build that is fitted again
+    RepeatHistory history{};  ///< counts where today has few repeats
 };
 
 /// Least squares on some of the rows: X = [build indicators | time - mean time].
@@ -64,17 +86,13 @@ struct Drift {
     }
 };
 
-/// Correlation of the shape's noise along rpm: (1-nugget) exp(-h^2/(2 length^2)) + nugget at h = 0.
-struct NoiseCorrelation {
-    double length_rpm = 250.0;
-    double nugget = 0.0;
-    bool operator==(const NoiseCorrelation&) const = default;
-};
-
 struct DayModel {
     FitInput input;
     Design design;
-    int degreesOfFreedom = 0;
+    int degreesOfFreedom = 0;   ///< behind the variances, those of earlier days too
+    int measuredFreedom = 0;    ///< of them, today's own
+    int historyFreedom = 0;     ///< of them, earlier days'; 0 where today's repeats do
+    bool unlikeHistory = false; ///< today's few repeats scatter more than earlier days allow: those do not count
     double meanTime_h = 0.0;
     std::vector<char> window;  ///< rpm points where something is estimated
     std::vector<char> core;    ///< rpm points where every pull has data
@@ -86,6 +104,8 @@ struct DayModel {
     double levelSd = 0.0;          ///< s0; NaN without degrees of freedom
     Eigen::VectorXd shapeVariance; ///< v(r), smoothed; NaN outside the window
     Eigen::VectorXd shapeWeight;   ///< degrees of freedom at each rpm point
+    double measuredLevelSd = 0.0;  ///< the same two by today's repeats alone
+    Eigen::VectorXd measuredShapeVariance;
     double shapeDegreesOfFreedom = 0.0;
     NoiseCorrelation correlation;
     NoiseOfBuilds noise;
@@ -100,6 +120,14 @@ Design makeDesign(const FitInput& input, std::vector<int> rows, bool withTime, d
 
 /// Fits the day. Needs at least one pull; throws DataError (NoCommonRange) when the pulls share no rpm.
 DayModel fitDay(FitInput input);
+
+/// The sd of a pull's number and the degrees of freedom behind it: by what a fit of these rows leaves, and by earlier
+/// days where they count. A number that is no power has no history.
+struct NumberScatter {
+    double sd = 0.0; ///< NaN without degrees of freedom
+    int freedom = 0;
+};
+NumberScatter numberScatter(const DayModel& model, const Design& design, const Eigen::VectorXd& values, bool isPower);
 
 /// What the fit leaves of the shapes: pulls x rpm, NaN where there are none.
 Eigen::MatrixXd shapeResiduals(const DayModel& model);

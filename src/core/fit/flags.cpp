@@ -87,7 +87,7 @@ Eigen::VectorXd leverages(const Design& design) {
 
 std::optional<Found> worstLevel(const DayModel& model) {
     const auto pulls = static_cast<double>(model.input.pulls.size());
-    const int nu = model.degreesOfFreedom;
+    const int nu = model.measuredFreedom;
     if (nu < 2)
         return std::nullopt;
     const Eigen::VectorXd e = model.design.residuals(model.level);
@@ -120,7 +120,7 @@ Eigen::MatrixXd coreSmoother(const DayModel& model) {
 
 std::optional<Found> worstShape(const DayModel& model) {
     const auto pulls = static_cast<double>(model.input.pulls.size());
-    const int nu = model.degreesOfFreedom;
+    const int nu = model.measuredFreedom;
     if (nu < 2)
         return std::nullopt;
     const double limit = outlierLimit(std::max(4 * (nu - 1), 4), 160.0 * pulls);

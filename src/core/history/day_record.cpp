@@ -69,16 +69,16 @@ void addChecks(const TestDay& day, Standard standard, DayRecord& out) {
 void addNoise(const DayModel& model, DayRecord& out) {
     out.protectedFromDrift = model.drift.identified;
     out.correlation = model.correlation;
-    out.freedom = std::max(0, model.degreesOfFreedom);
-    if (model.degreesOfFreedom <= 0)
+    out.freedom = std::max(0, model.measuredFreedom); // its own: what it was told by others is no news to them
+    if (model.measuredFreedom <= 0)
         return;
-    out.levelSd = model.levelSd;
-    for (Eigen::Index p = 0; p < model.shapeVariance.size(); ++p) {
-        if (!std::isfinite(model.shapeVariance(p)))
+    out.levelSd = model.measuredLevelSd;
+    for (Eigen::Index p = 0; p < model.measuredShapeVariance.size(); ++p) {
+        if (!std::isfinite(model.measuredShapeVariance(p)))
             continue;
         if (out.shapeVariance.empty())
             out.varianceLow_rpm = model.input.rpm[static_cast<size_t>(p)];
-        out.shapeVariance.push_back(static_cast<float>(model.shapeVariance(p)));
+        out.shapeVariance.push_back(static_cast<float>(model.measuredShapeVariance(p)));
     }
 }
 
@@ -132,6 +132,8 @@ DayRecord recordOf(const TestDay& day, const DayAnalysis& analysis) {
     addChecks(day, analysis.settings.reduce.standard, out);
     if (!analysis.comparisons.empty())
         out.summary = summary(analysis.comparisons.front(), {});
+    if (analysis.model && analysis.model->historyFreedom > 0)
+        out.summary.push_back(widthStatements(analysis).front()); // an answer that assumes so much never stands alone
     return out;
 }
 

@@ -31,6 +31,14 @@ std::vector<std::string> buildsIn(const std::vector<std::string>& order) {
     return out;
 }
 
+/// Behind the scatter that the plan will know.
+int freedomOf(const PlannedContrast& contrast, const PlannedNoise& noise) {
+    const int own = contrast.degreesOfFreedom;
+    if (own > kFewFreedom)
+        return own;
+    return own + (own > 0 ? noise.earlier : noise.earlierAlone);
+}
+
 } // namespace
 
 FitInput planInput(const std::vector<std::string>& order, const std::vector<size_t>& refits) {
@@ -78,11 +86,12 @@ std::optional<PlannedContrast> plannedContrast(const std::vector<std::string>& o
 }
 
 double chanceToSee(const PlannedContrast& contrast, double effect, const PlannedNoise& noise) {
-    if (contrast.degreesOfFreedom <= 0 || !(noise.pull > 0.0))
+    const int freedom = freedomOf(contrast, noise);
+    if (freedom <= 0 || !(noise.pull > 0.0))
         return 0.0;
     const double pulls = noise.pull * noise.pull * contrast.variance;
     const double all = pulls + noise.refit * noise.refit * contrast.refitVariance;
-    const double nu = contrast.degreesOfFreedom * (all / pulls) * (all / pulls); // refitting is taken as known
+    const double nu = freedom * (all / pulls) * (all / pulls); // refitting is taken as known
     const double shift = std::abs(std::log1p(effect)) / std::sqrt(all);
     if (shift > kCertainNoncentrality)
         return 1.0;
@@ -92,7 +101,7 @@ double chanceToSee(const PlannedContrast& contrast, double effect, const Planned
 }
 
 std::optional<double> smallestSeen(const PlannedContrast& contrast, const PlannedNoise& noise) {
-    if (contrast.degreesOfFreedom <= 0)
+    if (freedomOf(contrast, noise) <= 0)
         return std::nullopt;
     double low = 0.0;
     double high = 1e-3;

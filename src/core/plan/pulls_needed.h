@@ -28,6 +28,9 @@ std::optional<PlannedContrast> plannedContrast(const std::vector<std::string>& o
 struct PlannedNoise {
     double pull = 0.0;  ///< of one pull
     double refit = 0.0; ///< of what fitting a build again adds; 0: not counted
+    /// Degrees of freedom of earlier days that count in where the plan has few of its own, and where it has none.
+    int earlier = 0;
+    int earlierAlone = 0;
 };
 
 /// Chance that the 95 % interval of a band's mean excludes zero when the builds differ by `effect` (0.02 = 2 %). From

@@ -98,29 +98,29 @@ void putRefit(Json& out, const RefitSd& refit) {
 }
 
 EarlierRepeats readEarlier(ObjectReader in) {
-    EarlierRepeats out;
-    const auto above = [&in](const char* key, double least) {
-        const auto value = in.number(key);
-        if (!value || !(*value >= least))
-            throw DataError(
-                Problem::BadValue,
-                {value ? significant(*value, 6) : significant(0.0, 1), Statement{"not_allowed.not_above_zero"}},
-                in.place(key));
-        return *value;
+    const auto within = [&in](const char* key, double least, double most) {
+        const double value = in.number(key).value_or(-1.0);
+        if (!(value >= least && value <= most))
+            throw DataError(Problem::BadValue, {significant(value, 6), Statement{"not_allowed.earlier_repeats"}},
+                            in.place(key));
+        return value;
     };
-    constexpr double kLeast = 1e-6;
-    out.sd_pct = above("sd_pct", kLeast);
-    out.freedom = above("degrees_of_freedom", kLeast);
-    out.cautious = std::min(out.freedom, above("degrees_of_freedom_alone", 0.0));
-    out.low_rpm = above("shape_low_rpm", 0.0);
-    out.step_rpm = above("shape_step_rpm", 1.0);
+    constexpr double kLeastSd_pct = 1e-4;
+    constexpr double kMostSd_pct = 100.0;
+    constexpr double kMostFreedom = 1e6;
+    EarlierRepeats out;
+    out.sd_pct = within("sd_pct", kLeastSd_pct, kMostSd_pct);
+    out.freedom = within("degrees_of_freedom", 1e-6, kMostFreedom);
+    out.cautious = std::min(out.freedom, within("degrees_of_freedom_alone", 0.0, kMostFreedom));
+    out.low_rpm = within("shape_low_rpm", 0.0, 1e6);
+    out.step_rpm = within("shape_step_rpm", 1.0, 1e5);
     out.shapeSd_pct = in.numbers("shape_sd_pct");
-    out.correlation_rpm = above("correlation_rpm", 1.0);
-    out.nugget = std::min(1.0, above("nugget", 0.0));
-    const auto isSd = [](double sd_pct) { return sd_pct > 0.0 && sd_pct <= 100.0; };
-    if (out.shapeSd_pct.empty() || !std::all_of(out.shapeSd_pct.begin(), out.shapeSd_pct.end(), isSd) ||
-        !isSd(out.sd_pct))
-        throw DataError(Problem::BadValue, {std::string("shape_sd_pct"), Statement{"not_allowed.not_above_zero"}},
+    out.correlation_rpm = within("correlation_rpm", 1.0, 1e5);
+    out.nugget = within("nugget", 0.0, 1.0);
+    if (out.shapeSd_pct.empty() || !std::all_of(out.shapeSd_pct.begin(), out.shapeSd_pct.end(), [](double sd_pct) {
+            return sd_pct >= kLeastSd_pct && sd_pct <= kMostSd_pct;
+        }))
+        throw DataError(Problem::BadValue, {std::string("shape_sd_pct"), Statement{"not_allowed.earlier_repeats"}},
                         in.place("shape_sd_pct"));
     return out;
 }

@@ -92,8 +92,12 @@ QString answerJson(const DayRecord& record) {
 std::vector<Statement> answerFrom(const std::string& text) {
     if (text.empty())
         return {};
-    ObjectReader in(parseJson(text, "answer"), "answer");
-    return readStatements(in, "answer");
+    try {
+        ObjectReader in(parseJson(text, "answer"), "answer");
+        return readStatements(in, "answer");
+    } catch (const DataError&) { // there is still the text in English
+        return {};
+    }
 }
 
 /// All words of a day, each once; its answer in every language, as its readers see it.

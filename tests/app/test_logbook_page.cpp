@@ -118,6 +118,16 @@ TEST_CASE("a long list is read where it is looked at, and only some of it is hel
     days.search(query);
     REQUIRE(test::waitFor([&] { return days.rowCount() == 95; }));
     CHECK(days.at(days.index(9))->name == "d109");
+    // What cannot be read now is asked for again by whoever looks next.
+    const auto rename = [&](const char* statement) {
+        Database(logbookAddress(book.file().string())).run(QLatin1StringView(statement));
+    };
+    rename("ALTER TABLE days RENAME TO gone");
+    QSignalSpy failed(&link, &LogbookLink::failed);
+    CHECK(days.at(days.index(50)) == nullptr);
+    REQUIRE(test::waitFor([&] { return !failed.isEmpty(); }));
+    rename("ALTER TABLE gone RENAME TO days");
+    REQUIRE(read(50));
     QSignalSpy changed(&days, &QAbstractItemModel::dataChanged);
     CHECK(days.index(94).data(Qt::AccessibleTextRole) == u"being read"_s);
     REQUIRE(read(94));

@@ -99,6 +99,8 @@ TEST_CASE("what earlier days repeat within is read whole or refused") {
               std::string("plan.earlier_repeats.") + key);
     }
     CHECK(problem(with(R"({"shape_step_rpm": 0})").c_str()) == "plan.earlier_repeats.shape_step_rpm");
+    CHECK(problem(with(R"({"degrees_of_freedom": 1e12})").c_str()) == "plan.earlier_repeats.degrees_of_freedom");
+    CHECK(problem(with(R"({"nugget": 1.5})").c_str()) == "plan.earlier_repeats.nugget");
     CHECK(problem(with(R"({"sd_pct": -0.4})").c_str()) == "plan.earlier_repeats.sd_pct");
     CHECK(problem(with(R"({"shape_sd_pct": [0.3, 0]})").c_str()) == "plan.earlier_repeats.shape_sd_pct");
     CHECK(problem(with(R"({"shape_sd_pct": "much"})").c_str()) == "plan.earlier_repeats.shape_sd_pct");

@@ -341,6 +341,11 @@ TEST_CASE("a day's answer is told in the reader's language and units, and found 
         one.stamp = "2";
         book.put(one);
         CHECK(answerText(*book.find("d1"), german) == one.summary); // better than half of it
+        Database database(address);
+        for (const char* broken : {"{{{", "7", "{\"answer\": [{}]}", "[]"}) {
+            database.run(QStringLiteral("UPDATE days SET answer = ?"), {QLatin1String(broken)});
+            CHECK(answerText(*book.find("d1"), german) == one.summary);
+        }
     });
 }
 

@@ -8,6 +8,11 @@ using namespace Qt::StringLiterals;
 
 namespace hillrun {
 
+FoundDays::FoundDays(LogbookLink& link, Pages pages, QObject* parent)
+    : QAbstractListModel(parent), m_link(link), m_size(pages) {
+    connect(&m_link, &LogbookLink::failed, this, [this] { m_fetching = false; }); // who looks next asks again
+}
+
 void FoundDays::search(const DayQuery& query) {
     m_query = query;
     m_query.limit = m_size.days;

@@ -20,8 +20,7 @@ public:
         size_t held = 20;
     };
     explicit FoundDays(LogbookLink& link, QObject* parent = nullptr) : FoundDays(link, Pages(), parent) {}
-    FoundDays(LogbookLink& link, Pages pages, QObject* parent = nullptr)
-        : QAbstractListModel(parent), m_link(link), m_size(pages) {}
+    FoundDays(LogbookLink& link, Pages pages, QObject* parent = nullptr);
     void search(const DayQuery& query);
     [[nodiscard]] long total() const { return m_total; }
     /// Null while it is being read; `dataChanged` tells when it is there.

@@ -69,9 +69,7 @@ ComparePage::ComparePage(DayDocument& document, Selection& selection, Look& look
     m_earlier = new EarlierPane(document, selection, look, otherDays, actions, this);
     m_views->addWidget(m_earlier);
     const auto bring = [this] {
-        const auto analysis = m_document.analysis();
-        const bool few = analysis && analysis->model && analysis->model->measuredFreedom <= kFewFreedom;
-        if (isVisible() && (earlierShown() || few))
+        if (isVisible() && (earlierShown() || hasFewRepeats(m_document.analysis().get())))
             m_days.bringUpToDate();
     };
     connect(&otherDays, &OtherDays::outdated, this, bring);

@@ -33,8 +33,7 @@ void PairOffers::show(const DayAnalysis* analysis, const Comparison* comparison,
                  [pull = comparison->shortPull->pull](DayDocument& document) {
                      document.setAside({pull}, tr("it shortens the range that all pulls share"));
                  }});
-        const bool few = analysis->model && analysis->model->measuredFreedom <= kFewFreedom;
-        if (few && earlier.known() && !m_document.day().plan.earlierRepeats.known())
+        if (hasFewRepeats(analysis) && earlier.known() && !m_document.day().plan.earlierRepeats.known())
             add(u"earlierOffer"_s,
                 {tr("Count on earlier days"),
                  tr("Takes today to repeat as this cell's earlier days do; the answer says so. Ctrl+Z "

@@ -58,4 +58,8 @@ std::vector<DoubtAnswer> answersTo(const DayDoubt& doubt) {
     return out;
 }
 
+bool hasFewRepeats(const DayAnalysis* analysis) {
+    return analysis && analysis->model && analysis->model->measuredFreedom <= kFewFreedom;
+}
+
 } // namespace hillrun

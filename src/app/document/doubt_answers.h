@@ -20,4 +20,7 @@ struct DoubtAnswer {
 };
 std::vector<DoubtAnswer> answersTo(const DayDoubt& doubt);
 
+/// Whether the day was worked out and has too few repeats of its own: earlier days may count in.
+bool hasFewRepeats(const DayAnalysis* analysis);
+
 } // namespace hillrun

@@ -52,13 +52,20 @@ const FoundDay* FoundDays::at(const QModelIndex& index) const {
         m_wanted = number;
         if (!std::exchange(m_fetching, true)) // from the event loop: whoever asks is painting
             QMetaObject::invokeMethod(
-                const_cast<FoundDays*>(this), [self = const_cast<FoundDays*>(this)] { self->fetch(*self->m_wanted); },
+                const_cast<FoundDays*>(this), [self = const_cast<FoundDays*>(this)] { self->fetchWanted(); },
                 Qt::QueuedConnection);
         return nullptr;
     }
     m_pages.splice(m_pages.begin(), m_pages, page);
     const auto row = static_cast<size_t>(index.row() % m_size.days);
     return row < page->days.size() ? &page->days[row] : nullptr;
+}
+
+/// Nothing is wanted any more when another search came meanwhile.
+void FoundDays::fetchWanted() {
+    m_fetching = m_wanted.has_value();
+    if (m_wanted)
+        fetch(*m_wanted);
 }
 
 /// One page at a time, so that a list that is dragged along does not ask for all that it passes.
@@ -74,15 +81,14 @@ void FoundDays::fetch(int page) {
 }
 
 void FoundDays::takePage(int page, std::vector<FoundDay> days) {
+    std::erase_if(m_pages, [page](const Page& one) { return one.number == page; });
     m_pages.push_front({page, std::move(days)});
     if (m_pages.size() > m_size.held)
         m_pages.pop_back();
-    m_fetching = false;
     if (m_wanted == page)
         m_wanted.reset();
     Q_EMIT dataChanged(index(page * m_size.days), index(std::min((page + 1) * m_size.days, rowCount()) - 1));
-    if (m_wanted && !std::exchange(m_fetching, true))
-        fetch(*m_wanted);
+    fetchWanted();
 }
 
 int FoundDays::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(m_total); }

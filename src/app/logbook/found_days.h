@@ -38,6 +38,7 @@ private:
         int number;
         std::vector<FoundDay> days;
     };
+    void fetchWanted();
     void fetch(int page);
     void takePage(int page, std::vector<FoundDay> days);
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/prepare/claims_panel.h"
 
+#include "app/document/doubt_answers.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
@@ -29,9 +30,9 @@ std::vector<BuildPair> pairsToOffer(const TestDay& day) {
 }
 
 /// Whether the day, or its plan while nothing is measured, cannot tell well what it repeats within.
-bool hasFewRepeats(const DayDocument& document) {
+bool repeatsFewTimes(const DayDocument& document) {
     if (const auto analysis = document.analysis(); analysis && analysis->model)
-        return analysis->model->measuredFreedom <= kFewFreedom;
+        return hasFewRepeats(analysis.get());
     const TestDay& day = document.day();
     if (day.builds.size() < 2)
         return false;
@@ -172,7 +173,7 @@ void ClaimsPanel::refresh() {
     m_learned->setEnabled(!taught.likely_pct.empty() && taught != refit);
     const bool counted = m_document.day().plan.earlierRepeats.known();
     m_earlier->setChecked(counted);
-    m_earlier->setVisible(counted || (m_otherDays.answer().cell.repeats.known() && hasFewRepeats(m_document)));
+    m_earlier->setVisible(counted || (m_otherDays.answer().cell.repeats.known() && repeatsFewTimes(m_document)));
 }
 
 } // namespace hillrun

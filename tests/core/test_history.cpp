@@ -374,6 +374,30 @@ TEST_CASE("an odd day of a build is named with its size") {
     }));
 }
 
+TEST_CASE("an odd day is found among many") {
+    Workshop shop(12);
+    shop.daySd = 0.003;
+    std::vector<std::string> net;
+    for (int i = 0; i < 80; ++i) {
+        net.push_back("d" + std::to_string(100 + i));
+        shop.day(net.back(), "2026-" + std::to_string(100 + i), "ABA");
+    }
+    for (PullRecord& pull : const_cast<DayRecord*>(shop.named({"d170"}).front())->pulls)
+        if (pull.build == "B")
+            for (float& power : pull.power_w)
+                power *= 1.04F;
+    const DaysTogether together = daysTogether(shop.named(net), shop.all());
+    const auto off = [&](const BuildOfDay& build) {
+        for (const OddBuild& odd : together.odd)
+            if (odd.build == build)
+                return odd.off;
+        return 0.0;
+    };
+    CHECK(off({"d170", "A"}) < 0.0); // of a day with two builds either may be the odd one
+    CHECK(off({"d170", "B"}) == Approx(std::log(1.04)).margin(0.012));
+    CHECK(together.odd.size() <= 3); // one good one in twenty such nets
+}
+
 TEST_CASE("a ladder over days: its steps add up, its intervals hold together") {
     Workshop shop(11);
     shop.refitSd = 0.001;

@@ -33,121 +33,6 @@ std::vector<double> logSteps(double low, double high, int count) {
     return out;
 }
 
-/// One day of a net, solved for its drift: what it adds to the equations of the builds at one node.
-class DayEquations {
-public:
-    DayEquations(const Net& net, int day, bool withDrift) : m_withDrift(withDrift) {
-        double time = 0.0;
-        for (size_t v = 0; v < net.visits.size(); ++v)
-            if (net.visits[v].day == day) {
-                m_visits.push_back(net.visits[v]);
-                m_rows.push_back(static_cast<Index>(v));
-                time += net.visits[v].time_h;
-            }
-        time /= static_cast<double>(m_visits.size());
-        for (Visit& visit : m_visits)
-            visit.time_h -= time;
-    }
-
-    struct Sums {
-        double logDeterminant = 0.0; ///< of V and of the drift's part of X'V^-1 X
-        double squares = 0.0;        ///< y'My, of all columns of y
-    };
-    /// Adds this day's part of X'MX and X'My, X the builds; `y` has a row for each visit of the net.
-    Sums add(const VarianceNode& node, const MatrixXd& y, MatrixXd& gram, MatrixXd& right) const {
-        Sums out;
-        const MatrixXd inverse = projection(node, out.logDeterminant);
-        const MatrixXd own = y(m_rows, Eigen::all);
-        const MatrixXd my = inverse * own;
-        out.squares = (own.array() * my.array()).sum();
-        for (size_t i = 0; i < m_visits.size(); ++i) {
-            right.row(m_visits[i].build) += my.row(static_cast<Index>(i));
-            for (size_t j = 0; j < m_visits.size(); ++j)
-                gram(m_visits[i].build, m_visits[j].build) += inverse(static_cast<Index>(i), static_cast<Index>(j));
-        }
-        return out;
-    }
-    /// What each visit of this day weighs in a sum of builds' estimates; `builds`: (X'MX)^-1 times that sum.
-    void addWeights(const VarianceNode& node, const VectorXd& builds, double share, VectorXd& weights) const {
-        double unused = 0.0;
-        VectorXd own(static_cast<Index>(m_visits.size()));
-        for (size_t i = 0; i < m_visits.size(); ++i)
-            own(static_cast<Index>(i)) = builds(m_visits[i].build);
-        weights(m_rows) += share * (projection(node, unused) * own);
-    }
-
-private:
-    /// M of the day: V^-1, less what a drift takes. Adds the logarithm of the determinants.
-    [[nodiscard]] MatrixXd projection(const VarianceNode& node, double& logDeterminant) const {
-        const auto n = static_cast<Index>(m_visits.size());
-        VectorXd weight(n); // of the visits by themselves
-        VectorXd time(n);
-        for (Index i = 0; i < n; ++i) {
-            const Visit& visit = m_visits[static_cast<size_t>(i)];
-            const double variance = node.refit * node.refit + 1.0 / visit.pulls;
-            weight(i) = 1.0 / variance;
-            time(i) = visit.time_h;
-            logDeterminant += std::log(variance);
-        }
-        const double a2 = node.day * node.day;
-        MatrixXd out = weight.asDiagonal(); // of V, by the formula for a change of rank one
-        out -= a2 / (1.0 + a2 * weight.sum()) * weight * weight.transpose();
-        logDeterminant += std::log1p(a2 * weight.sum());
-        if (m_withDrift) {
-            const VectorXd vt = out * time;
-            const double tt = time.dot(vt);
-            logDeterminant += std::log(tt);
-            out -= vt * vt.transpose() / tt;
-        }
-        return out;
-    }
-
-    std::vector<Visit> m_visits;
-    std::vector<Index> m_rows; ///< their numbers in the net
-    bool m_withDrift;
-};
-
-MatrixXd levelsOf(const Net& net) {
-    MatrixXd out(static_cast<Index>(net.visits.size()), 1);
-    for (size_t v = 0; v < net.visits.size(); ++v)
-        out(static_cast<Index>(v), 0) = net.visits[v].level;
-    return out;
-}
-
-std::vector<DayEquations> equationsOf(const Net& net) {
-    const std::vector<char> drift = daysWithDrift(net);
-    std::vector<DayEquations> out;
-    for (int day = 0; day < net.days; ++day)
-        out.emplace_back(net, day, drift[static_cast<size_t>(day)] != 0);
-    return out;
-}
-
-/// The builds' equations at one node, with all days in.
-struct Solved {
-    Eigen::LLT<MatrixXd> gram;
-    MatrixXd builds; ///< estimates, builds x columns of y
-    double logDeterminant = 0.0;
-    double squares = 0.0; ///< y'Py, mean of the columns
-};
-
-Solved solve(const Net& net, const std::vector<DayEquations>& days, const VarianceNode& node, const MatrixXd& y) {
-    MatrixXd gram = MatrixXd::Zero(net.builds, net.builds);
-    MatrixXd right = MatrixXd::Zero(net.builds, y.cols());
-    Solved out;
-    for (const DayEquations& day : days) {
-        const DayEquations::Sums sums = day.add(node, y, gram, right);
-        out.logDeterminant += sums.logDeterminant;
-        out.squares += sums.squares;
-    }
-    out.gram.compute(gram);
-    out.builds = out.gram.solve(right);
-    out.squares = std::max(0.0, out.squares - (right.array() * out.builds.array()).sum()) /
-                  static_cast<double>(std::max<Index>(1, y.cols()));
-    const MatrixXd factor = out.gram.matrixL();
-    out.logDeterminant += 2.0 * factor.diagonal().array().log().sum();
-    return out;
-}
-
 /// Where a rising function of x between `low` and `high` passes `value`.
 double bisect(const std::function<double(double)>& rising, double low, double high, double value) {
     for (int i = 0; i < 200 && high - low > 1e-11; ++i) {
@@ -211,15 +96,13 @@ namespace {
 
 NodeTable tableOf(const Net& net, const MatrixXd& y, std::span<const VarianceNode> nodes) {
     const std::vector<DayEquations> days = equationsOf(net);
-    const std::vector<char> drift = daysWithDrift(net);
     NodeTable out;
     out.of = freedomOf(net);
-    out.freedom =
-        static_cast<int>(net.visits.size()) - net.builds - static_cast<int>(std::count(drift.begin(), drift.end(), 1));
+    out.freedom = out.of.refit + out.of.day;
     out.logLikelihood.resize(static_cast<Index>(nodes.size()));
     out.squares.resize(out.logLikelihood.size());
     for (size_t n = 0; n < nodes.size(); ++n) {
-        const Solved solved = solve(net, days, nodes[n], y);
+        const SolvedNet solved = solve(net.builds, days, termsAt(days, nodes[n], y));
         out.logLikelihood(static_cast<Index>(n)) = -0.5 * solved.logDeterminant;
         out.squares(static_cast<Index>(n)) = solved.squares;
     }
@@ -298,7 +181,7 @@ NodeEstimates estimatesOf(const Net& net, const CellModel& cell, const VectorXd&
     NodeEstimates out{VectorXd(count), VectorXd(count), VectorXd::Zero(levels.rows())};
     for (Index n = 0; n < count; ++n) {
         const VarianceNode& node = cell.nodes[static_cast<size_t>(n)];
-        const Solved solved = solve(net, days, node, levels);
+        const SolvedNet solved = solve(net.builds, days, termsAt(days, node, levels));
         const VectorXd sum = solved.gram.solve(builds);
         out.centre(n) = builds.dot(solved.builds.col(0));
         out.scale(n) = std::sqrt(cell.variance(n) * builds.dot(sum));
@@ -326,19 +209,21 @@ double varianceOfSum(const Net& net, const VarianceNode& node, const VectorXd& v
     return out + node.day * node.day * ofDay.squaredNorm();
 }
 
+double probabilityBelow(const CellModel& cell, const NodeEstimates& at, double x) {
+    const StudentsT t(cell.freedom);
+    double sum = 0.0;
+    for (Index n = 0; n < cell.weight.size(); ++n)
+        if (cell.weight(n) > kLeastWeight)
+            sum += cell.weight(n) * boost::math::cdf(t, (x - at.centre(n)) / at.scale(n));
+    return sum;
+}
+
 AcrossDays acrossDays(const Net& net, const CellModel& cell, const VectorXd& builds, double probability) {
-    const auto count = static_cast<Index>(cell.nodes.size());
     const NodeEstimates at = estimatesOf(net, cell, builds, false);
     const VectorXd& centre = at.centre;
     const VectorXd& scale = at.scale;
     const StudentsT t(cell.freedom);
-    const auto below = [&](double x) {
-        double sum = 0.0;
-        for (Index n = 0; n < count; ++n)
-            if (cell.weight(n) > kLeastWeight)
-                sum += cell.weight(n) * boost::math::cdf(t, (x - centre(n)) / scale(n));
-        return sum;
-    };
+    const auto below = [&](double x) { return probabilityBelow(cell, at, x); };
     const double tail = 0.5 * (1.0 - probability);
     const double reach = scale.maxCoeff() * boost::math::quantile(boost::math::complement(t, tail));
     const double low = centre.minCoeff() - reach;
@@ -348,7 +233,11 @@ AcrossDays acrossDays(const Net& net, const CellModel& cell, const VectorXd& bui
 
 AcrossKind acrossKind(const Net& net, const CellModel& cell, int from, int to) {
     const std::vector<int> group = connectedBuilds(net);
-    if (group[static_cast<size_t>(from)] == group[static_cast<size_t>(to)])
+    return acrossKind(cell, group[static_cast<size_t>(from)] == group[static_cast<size_t>(to)]);
+}
+
+AcrossKind acrossKind(const CellModel& cell, bool joined) {
+    if (joined)
         return AcrossKind::Inside;
     return cell.of.day >= kDaysKnown ? AcrossKind::ByTheCell : AcrossKind::Unknown;
 }

@@ -2,7 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
-#include "core/days/net.h"
+#include "core/days/net_equations.h"
 
 #include <Eigen/Dense>
 #include <optional>
@@ -14,13 +14,6 @@
 // Those are integrated over a fixed net of nodes. Method and sources: docs/method.md, "Across days".
 
 namespace hillrun {
-
-/// One place of the net of variances, in units of the repeatability of one pull.
-struct VarianceNode {
-    double day = 0.0;
-    double refit = 0.0;
-    double logPrior = 0.0;
-};
 
 /// What a user knows for himself, on the log scale: then it is not learned.
 struct EnteredVariances {
@@ -82,6 +75,8 @@ struct NodeEstimates {
     Eigen::VectorXd visits; ///< weights of the visits' levels, mean of the nodes by their weight
 };
 NodeEstimates nodeEstimates(const Net& net, const CellModel& cell, const Eigen::VectorXd& builds);
+/// The probability that the sum is less than `x`.
+double probabilityBelow(const CellModel& cell, const NodeEstimates& at, double x);
 /// Variance of a sum of visits at a node, in units of one pull's.
 double varianceOfSum(const Net& net, const VarianceNode& node, const Eigen::VectorXd& visits);
 
@@ -102,6 +97,8 @@ enum class AcrossKind {
     Unknown,   ///< no interval
 };
 AcrossKind acrossKind(const Net& net, const CellModel& cell, int from, int to);
+/// `joined`: inside days.
+AcrossKind acrossKind(const CellModel& cell, bool joined);
 
 /// With fewer the interval allows for refitting up to twice the repeatability, unless it is entered.
 inline constexpr int kRefitKnown = 4;

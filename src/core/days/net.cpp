@@ -5,8 +5,9 @@
 #include "core/fit/day_model.h"
 
 #include <algorithm>
+#include <boost/graph/adjacency_list.hpp>
+#include <boost/graph/biconnected_components.hpp>
 #include <numeric>
-#include <set>
 
 namespace hillrun {
 namespace {
@@ -79,6 +80,31 @@ std::optional<std::vector<int>> connection(const Net& net, int from, int to) {
     std::vector<int> out;
     for (int build = before[at(to)]; build != from && to != from; build = before[at(build)])
         out.insert(out.begin(), build);
+    return out;
+}
+
+std::set<std::pair<int, int>> onlyLinks(const Net& net) {
+    struct Run {
+        int build = 0;
+        int day = 0;
+        size_t component = 0;
+    };
+    using Graph = boost::adjacency_list<boost::vecS, boost::vecS, boost::undirectedS, boost::no_property, Run>;
+    Graph graph(at(net.builds + net.days)); // builds, then days
+    const auto days = buildsOfDays(net);
+    for (int day = 0; day < net.days; ++day)
+        for (const int build : days[at(day)])
+            boost::add_edge(at(build), at(net.builds + day), {build, day}, graph);
+    // An edge that is a component by itself lies on no circle.
+    const size_t components = boost::biconnected_components(graph, boost::get(&Run::component, graph));
+    std::vector<int> edges(components, 0);
+    const auto range = boost::make_iterator_range(boost::edges(graph));
+    for (const auto& edge : range)
+        ++edges[graph[edge].component];
+    std::set<std::pair<int, int>> out;
+    for (const auto& edge : range)
+        if (edges[graph[edge].component] == 1)
+            out.insert({graph[edge].build, graph[edge].day});
     return out;
 }
 

@@ -3,6 +3,8 @@
 #pragma once
 
 #include <optional>
+#include <set>
+#include <utility>
 #include <vector>
 
 // What is known of one article over many days. Only levels: one number (log power, mean over the use) a visit.
@@ -35,6 +37,9 @@ std::vector<int> connectedBuilds(const Net& net);
 /// The builds through which `from` and `to` are held against each other inside days, on the shortest way there is:
 /// empty when both ran on one day. Nothing when no chain of days joins them.
 std::optional<std::vector<int>> connection(const Net& net, int from, int to);
+
+/// Builds and days of theirs, (build, day), without which nothing joins the two any more.
+std::set<std::pair<int, int>> onlyLinks(const Net& net);
 
 /// Degrees of freedom that the net has for what fitting a build again adds, and for what a day adds.
 struct NetFreedom {

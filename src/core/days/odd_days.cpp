@@ -2,64 +2,108 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/days/odd_days.h"
 
+#include "core/days/net_equations.h"
+
 #include <algorithm>
+#include <cmath>
 #include <set>
 
 namespace hillrun {
 namespace {
 
-/// The net with the build of that day under a name of its own, the last one.
-Net renamed(const Net& net, int build, int day) {
-    Net out = net;
-    for (Visit& visit : out.visits)
-        if (visit.build == build && visit.day == day)
-            visit.build = out.builds;
-    ++out.builds;
-    return out;
-}
+using Eigen::Index;
+using Eigen::MatrixXd;
+using Eigen::VectorXd;
 
+/// A build that ran on several days, on one of them.
 struct BuildDay {
     int build = 0;
     int day = 0;
+    Index place = 0; ///< of the build among the day's
     bool onlyTwo = false;
 };
 
-/// All days of builds that ran on several; of two days the later one.
-std::vector<BuildDay> askedAbout(const Net& net) {
-    std::vector<std::set<int>> days(static_cast<size_t>(net.builds));
-    for (const Visit& visit : net.visits)
-        days[static_cast<size_t>(visit.build)].insert(visit.day);
+/// All days of builds that ran on several, in order of days; of two days the later one.
+std::vector<BuildDay> askedAbout(const Net& net, const std::vector<DayEquations>& days) {
+    std::vector<std::vector<int>> daysOf(static_cast<size_t>(net.builds));
+    for (size_t day = 0; day < days.size(); ++day)
+        for (const int build : days[day].builds())
+            daysOf[static_cast<size_t>(build)].push_back(static_cast<int>(day));
     std::vector<BuildDay> out;
-    for (int build = 0; build < net.builds; ++build) {
-        const std::set<int>& of = days[static_cast<size_t>(build)];
-        if (of.size() == 2)
-            out.push_back({build, *of.rbegin(), true});
-        else if (of.size() > 2)
-            for (const int day : of)
-                out.push_back({build, day, false});
+    for (size_t day = 0; day < days.size(); ++day)
+        for (size_t place = 0; place < days[day].builds().size(); ++place) {
+            const int build = days[day].builds()[place];
+            const std::vector<int>& of = daysOf[static_cast<size_t>(build)];
+            const bool onlyTwo = of.size() == 2;
+            if (of.size() > 2 || (onlyTwo && of.back() == static_cast<int>(day)))
+                out.push_back({build, static_cast<int>(day), static_cast<Index>(place), onlyTwo});
+        }
+    return out;
+}
+
+/// What the net would say with a column more: the build of one day by itself. Rows: those asked about; columns: nodes.
+struct Named {
+    MatrixXd off;           ///< the column's estimate, build on its day less build on its others
+    MatrixXd information;   ///< of it: its variance is that of one pull divided by this
+    MatrixXd logLikelihood; ///< of the net with that column
+    MatrixXd squares;
+};
+
+/// By the formulas for one column more: with z the column, z'Pz and z'Py hang on its day's terms alone.
+Named named(const Net& net, const std::vector<DayEquations>& days, const std::vector<BuildDay>& asked,
+            const std::vector<VarianceNode>& nodes) {
+    const auto rows = static_cast<Index>(asked.size());
+    const auto columns = static_cast<Index>(nodes.size());
+    Named out{MatrixXd(rows, columns), MatrixXd(rows, columns), MatrixXd(rows, columns), MatrixXd(rows, columns)};
+    const MatrixXd levels = levelsOf(net);
+    for (Index n = 0; n < columns; ++n) {
+        const std::vector<DayTerms> terms = termsAt(days, nodes[static_cast<size_t>(n)], levels);
+        const SolvedNet solved = solve(net.builds, days, terms);
+        const MatrixXd inverse = solved.gram.solve(MatrixXd::Identity(net.builds, net.builds));
+        for (Index i = 0; i < rows; ++i) {
+            const BuildDay& one = asked[static_cast<size_t>(i)];
+            const auto day = static_cast<size_t>(one.day);
+            const std::vector<int>& builds = days[day].builds();
+            const VectorXd shared = terms[day].gram.col(one.place);
+            const double zPz = shared(one.place) - shared.dot(inverse(builds, builds) * shared);
+            const double zPy = terms[day].right(one.place, 0) - shared.dot(solved.builds(builds, 0));
+            out.off(i, n) = zPy / zPz;
+            out.information(i, n) = zPz;
+            out.logLikelihood(i, n) = -0.5 * (solved.logDeterminant + std::log(zPz));
+            out.squares(i, n) = std::max(0.0, solved.squares - zPy * zPy / zPz);
+        }
     }
-    std::sort(out.begin(), out.end(), [](const BuildDay& a, const BuildDay& b) {
-        return std::pair(a.day, a.build) < std::pair(b.day, b.build);
-    });
     return out;
 }
 
 } // namespace
 
-std::vector<OddDay> oddDays(const Net& net, const Relearn& relearn) {
-    const std::vector<BuildDay> asked = askedAbout(net);
+std::vector<OddDay> oddDays(const Net& net, std::span<const NodeTable> others, const WithinVisits& within,
+                            const std::vector<VarianceNode>& nodes) {
+    const std::vector<DayEquations> days = equationsOf(net);
+    const std::vector<BuildDay> asked = askedAbout(net, days);
+    const Named found = named(net, days, asked, nodes);
+    const NetFreedom whole = freedomOf(net);
+    const std::set<std::pair<int, int>> links = onlyLinks(net);
+    std::vector<NodeTable> tables(others.begin(), others.end());
+    tables.emplace_back();
     std::vector<OddDay> out;
-    for (const BuildDay& one : asked) {
-        const Net split = renamed(net, one.build, one.day);
-        const auto cell = relearn(split);
-        if (!cell || acrossKind(split, *cell, one.build, net.builds) == AcrossKind::Unknown)
+    for (size_t i = 0; i < asked.size(); ++i) {
+        const BuildDay& one = asked[i];
+        const auto row = static_cast<Index>(i);
+        const bool apart = links.contains({one.build, one.day}); // under its own name nothing joins it to itself
+        const NetFreedom of{whole.refit - (apart ? 0 : 1), whole.day - (apart ? 1 : 0)};
+        tables.back() = {found.logLikelihood.row(row), found.squares.row(row), of.refit + of.day, of};
+        const auto cell = learnCell(tables, within, nodes);
+        if (!cell || acrossKind(*cell, !apart) == AcrossKind::Unknown)
             continue;
-        Eigen::VectorXd k = Eigen::VectorXd::Zero(split.builds);
-        k(one.build) = -1.0;
-        k(net.builds) = 1.0;
-        const AcrossDays off = acrossDays(split, *cell, k, 1.0 - 0.05 / static_cast<double>(asked.size()));
-        if (off.low > 0.0 || off.high < 0.0)
-            out.push_back({one.build, one.day, off, one.onlyTwo});
+        const NodeEstimates off{found.off.row(row).transpose(),
+                                (cell->variance.array() / found.information.row(row).transpose().array()).sqrt(),
+                                {}};
+        const double tail = 0.5 * 0.05 / static_cast<double>(asked.size());
+        const double below = probabilityBelow(*cell, off, 0.0);
+        if (below < tail || below > 1.0 - tail)
+            out.push_back({one.build, one.day, cell->weight.dot(off.centre), one.onlyTwo});
     }
     return out;
 }

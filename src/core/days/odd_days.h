@@ -4,7 +4,7 @@
 
 #include "core/days/cell_model.h"
 
-#include <functional>
+#include <span>
 #include <vector>
 
 namespace hillrun {
@@ -13,16 +13,15 @@ namespace hillrun {
 struct OddDay {
     int build = 0;
     int day = 0;
-    AcrossDays off;       ///< with the interval over all days that were asked about
+    double off = 0.0;     ///< log scale
     bool onlyTwo = false; ///< the build ran on two days: which of them is odd cannot be told
 };
 
-/// Learns the cell with this net in the place of the one it stands for, so that an odd day is no part of what is
-/// normal.
-using Relearn = std::function<std::optional<CellModel>(const Net&)>;
-
 /// Days on which a build lies where its other days do not let expect it, in order of days. They are named, never taken
-/// out. Of two days that disagree the later one stands for both.
-std::vector<OddDay> oddDays(const Net& net, const Relearn& relearn);
+/// out. Of two days that disagree the later one stands for both. `others`: tables of the cell's other articles, made
+/// with these nodes; `within`: of all articles, this net's among them. For each build and day the cell is learned with
+/// that build under a name of its own, so that an odd day is no part of what is normal; but the net is solved once.
+std::vector<OddDay> oddDays(const Net& net, std::span<const NodeTable> others, const WithinVisits& within,
+                            const std::vector<VarianceNode>& nodes);
 
 } // namespace hillrun

@@ -23,19 +23,14 @@ Eigen::VectorXd oneAgainst(int builds, int from, int to) {
 
 /// All builds of the net that lie off their other days, with the rest of the cell as it is.
 std::vector<OddBuild> oddBuilds(const ArticleNet& net, const CellNets& others) {
-    const Relearn relearn = [&](const Net& changed) {
-        std::vector<NodeTable> tables = others.tables;
-        tables.push_back(nodeTable(changed, others.nodes));
-        WithinVisits within = others.within;
-        within += net.within;
-        return learnCell(tables, within, others.nodes);
-    };
+    WithinVisits within = others.within;
+    within += net.within;
     std::vector<OddBuild> out;
-    for (const OddDay& odd : oddDays(net.net, relearn)) {
+    for (const OddDay& odd : oddDays(net.net, others.tables, within, others.nodes)) {
         const DayRecord& day = *net.days[static_cast<size_t>(odd.day)];
         for (const BuildOfDay& one : net.builds[static_cast<size_t>(odd.build)])
             if (one.day == day.id)
-                out.push_back({one, odd.off.estimate, odd.onlyTwo});
+                out.push_back({one, odd.off, odd.onlyTwo});
     }
     return out;
 }
@@ -140,8 +135,7 @@ DaysTogether daysTogether(std::span<const DayRecord* const> named, std::span<con
     DaysTogether out;
     out.net = std::move(*net);
     out.cell = cellNets(rest);
-    if (out.net.days.size() <= kMostDaysForOdd)
-        out.odd = oddBuilds(out.net, out.cell);
+    out.odd = oddBuilds(out.net, out.cell);
     out.cell.add(out.net);
     out.model = out.cell.learn();
     return out;

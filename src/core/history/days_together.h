@@ -27,12 +27,8 @@ struct DaysTogether {
     std::vector<OddBuild> odd;
 };
 /// `named` are the days of the net; `cell` all days of the same dyno, those named among them or not, which must outlive
-/// what is made of them. Odd builds are looked for in a net of at most `kMostDaysForOdd`. Throws DataError:
-/// NotComparable for days of several dynos, NothingToCompare without a pull.
+/// what is made of them. Throws DataError: NotComparable for days of several dynos, NothingToCompare without a pull.
 DaysTogether daysTogether(std::span<const DayRecord* const> named, std::span<const DayRecord* const> cell);
-
-/// Looking for odd builds learns the cell anew for each build and day.
-inline constexpr size_t kMostDaysForOdd = 60;
 
 /// Two engines by what they give for their size.
 struct ForTheirSize {

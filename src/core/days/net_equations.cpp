@@ -1,0 +1,123 @@
+// SPDX-License-Identifier: GPL-3.0-only
+// Copyright (C) 2026 The Hill Run developers
+#include "core/days/net_equations.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace hillrun {
+
+using Eigen::Index;
+using Eigen::MatrixXd;
+using Eigen::VectorXd;
+
+DayEquations::DayEquations(const Net& net, int day, bool withDrift) : m_withDrift(withDrift) {
+    double time = 0.0;
+    for (size_t v = 0; v < net.visits.size(); ++v)
+        if (net.visits[v].day == day) {
+            m_visits.push_back(net.visits[v]);
+            m_rows.push_back(static_cast<Index>(v));
+            m_builds.push_back(net.visits[v].build);
+            time += net.visits[v].time_h;
+        }
+    time /= static_cast<double>(m_visits.size());
+    for (Visit& visit : m_visits)
+        visit.time_h -= time;
+    std::sort(m_builds.begin(), m_builds.end());
+    m_builds.erase(std::unique(m_builds.begin(), m_builds.end()), m_builds.end());
+    for (const Visit& visit : m_visits)
+        m_buildOf.push_back(std::lower_bound(m_builds.begin(), m_builds.end(), visit.build) - m_builds.begin());
+}
+
+DayTerms DayEquations::at(const VarianceNode& node, const MatrixXd& y) const {
+    const auto builds = static_cast<Index>(m_builds.size());
+    DayTerms out{MatrixXd::Zero(builds, builds), MatrixXd::Zero(builds, y.cols())};
+    const MatrixXd inverse = projection(node, out.logDeterminant);
+    const MatrixXd own = y(m_rows, Eigen::all);
+    const MatrixXd my = inverse * own;
+    out.squares = (own.array() * my.array()).sum();
+    for (size_t i = 0; i < m_buildOf.size(); ++i) {
+        out.right.row(m_buildOf[i]) += my.row(static_cast<Index>(i));
+        for (size_t j = 0; j < m_buildOf.size(); ++j)
+            out.gram(m_buildOf[i], m_buildOf[j]) += inverse(static_cast<Index>(i), static_cast<Index>(j));
+    }
+    return out;
+}
+
+void DayEquations::addWeights(const VarianceNode& node, const VectorXd& builds, double share, VectorXd& weights) const {
+    double unused = 0.0;
+    VectorXd own(static_cast<Index>(m_visits.size()));
+    for (size_t i = 0; i < m_visits.size(); ++i)
+        own(static_cast<Index>(i)) = builds(m_visits[i].build);
+    weights(m_rows) += share * (projection(node, unused) * own);
+}
+
+/// M of the day: V^-1, less what a drift takes. Adds the logarithm of the determinants.
+MatrixXd DayEquations::projection(const VarianceNode& node, double& logDeterminant) const {
+    const auto n = static_cast<Index>(m_visits.size());
+    VectorXd weight(n); // of the visits by themselves
+    VectorXd time(n);
+    for (Index i = 0; i < n; ++i) {
+        const Visit& visit = m_visits[static_cast<size_t>(i)];
+        const double variance = node.refit * node.refit + 1.0 / visit.pulls;
+        weight(i) = 1.0 / variance;
+        time(i) = visit.time_h;
+        logDeterminant += std::log(variance);
+    }
+    const double a2 = node.day * node.day;
+    MatrixXd out = weight.asDiagonal(); // of V, by the formula for a change of rank one
+    out -= a2 / (1.0 + a2 * weight.sum()) * weight * weight.transpose();
+    logDeterminant += std::log1p(a2 * weight.sum());
+    if (m_withDrift) {
+        const VectorXd vt = out * time;
+        const double tt = time.dot(vt);
+        logDeterminant += std::log(tt);
+        out -= vt * vt.transpose() / tt;
+    }
+    return out;
+}
+
+std::vector<DayEquations> equationsOf(const Net& net) {
+    const std::vector<char> drift = daysWithDrift(net);
+    std::vector<DayEquations> out;
+    for (int day = 0; day < net.days; ++day)
+        out.emplace_back(net, day, drift[static_cast<size_t>(day)] != 0);
+    return out;
+}
+
+std::vector<DayTerms> termsAt(const std::vector<DayEquations>& days, const VarianceNode& node, const MatrixXd& y) {
+    std::vector<DayTerms> out;
+    out.reserve(days.size());
+    for (const DayEquations& day : days)
+        out.push_back(day.at(node, y));
+    return out;
+}
+
+MatrixXd levelsOf(const Net& net) {
+    MatrixXd out(static_cast<Index>(net.visits.size()), 1);
+    for (size_t v = 0; v < net.visits.size(); ++v)
+        out(static_cast<Index>(v), 0) = net.visits[v].level;
+    return out;
+}
+
+SolvedNet solve(int builds, const std::vector<DayEquations>& days, const std::vector<DayTerms>& terms) {
+    const Index columns = terms.front().right.cols();
+    MatrixXd gram = MatrixXd::Zero(builds, builds);
+    MatrixXd right = MatrixXd::Zero(builds, columns);
+    SolvedNet out;
+    for (size_t d = 0; d < days.size(); ++d) {
+        gram(days[d].builds(), days[d].builds()) += terms[d].gram;
+        right(days[d].builds(), Eigen::all) += terms[d].right;
+        out.logDeterminant += terms[d].logDeterminant;
+        out.squares += terms[d].squares;
+    }
+    out.gram.compute(gram);
+    out.builds = out.gram.solve(right);
+    out.squares = std::max(0.0, out.squares - (right.array() * out.builds.array()).sum()) /
+                  static_cast<double>(std::max<Index>(1, columns));
+    const MatrixXd factor = out.gram.matrixL();
+    out.logDeterminant += 2.0 * factor.diagonal().array().log().sum();
+    return out;
+}
+
+} // namespace hillrun

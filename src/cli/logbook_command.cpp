@@ -8,6 +8,7 @@
 #include "formats/across_json.h"
 #include "formats/day_store.h"
 #include "formats/record_json.h"
+#include "logbook/damaged.h"
 #include "logbook/log_days.h"
 #include "logbook/outbox.h"
 
@@ -143,7 +144,10 @@ int runAdd(const LogbookOptions& o) {
 }
 
 int runRebuild(const LogbookOptions& o) {
-    const auto logbook = openLogbook(addressOf(o));
+    const LogbookAddress address = addressOf(o);
+    if (const auto aside = setDamagedAside(address))
+        fmt::print(stderr, "hillrun-cli: {}\n", said("logbook.set_aside", {address.text(), aside->string()}));
+    const auto logbook = openLogbook(address);
     std::vector<fs::path> places;
     for (const std::string& folder : o.places) {
         if (std::error_code error; !fs::exists(folder, error))

@@ -8,6 +8,7 @@
 #include "logbook/schema.h"
 
 #include <cmath>
+#include <filesystem>
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
@@ -117,6 +118,13 @@ QStringList wordsOf(const LogbookEntry& entry) {
     QStringList out = searchWords(all) + searchWords(partText(record));
     out.removeDuplicates();
     return out;
+}
+
+/// The folder from which this machine entered it is no more: it was moved or renamed.
+bool wasMoved(const FoundDay& there, const LogbookEntry& entry) {
+    std::error_code error;
+    return there.host == entry.host && entry.host == thisBench() && there.path != entry.path &&
+           !std::filesystem::exists(there.path, error) && !error;
 }
 
 /// What one query asks of the table of days, with its values.
@@ -240,7 +248,7 @@ PutResult Logbook::put(const LogbookEntry& entry, std::optional<int> seenRevisio
     const bool samePlace = there->host == entry.host && there->path == entry.path;
     if (there->stamp == entry.stamp && samePlace && there->isCurrent)
         return {PutKind::Unchanged, there->revision, {}};
-    const bool mayReplace = seenRevision ? *seenRevision == there->revision : samePlace;
+    const bool mayReplace = seenRevision ? *seenRevision == there->revision : samePlace || wasMoved(*there, entry);
     if (!mayReplace)
         return {there->stamp == entry.stamp ? PutKind::Unchanged : PutKind::Conflict, there->revision, *there};
     writeDay(entry, there->revision + 1, false);

@@ -31,9 +31,10 @@ QStringList searchWords(const QString& text) {
 
 DayQuery queryFrom(const QString& typed) {
     static const QRegularExpression power(
-        QStringLiteral("(?<over>over|above|mehr als|plus de|>)?(?<under>under|below|unter|weniger als|moins de|<)?"
+        QStringLiteral("(?<!\\w)(?<over>over|above|über|ueber|mehr als|plus de|au[- ]dessus de|>)?"
+                       "(?<under>under|below|unter|weniger als|moins de|(?:en|au)[- ]dessous de|<)?"
                        "\\s*(?<number>\\d+(?:[.,]\\d+)?)\\s*(?<unit>kw|hp|ps|ch)?(?!\\S)"),
-        QRegularExpression::CaseInsensitiveOption);
+        QRegularExpression::CaseInsensitiveOption | QRegularExpression::UseUnicodePropertiesOption);
     DayQuery out;
     QString rest = typed;
     for (qsizetype from = 0;;) {

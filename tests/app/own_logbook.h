@@ -5,7 +5,9 @@
 #include "logbook/log_days.h"
 #include "support.h"
 
+#include <cstdlib>
 #include <QByteArray>
+#include <QProcess>
 
 namespace hillrun::test {
 
@@ -30,6 +32,30 @@ public:
 
 private:
     TemporaryFolder m_folder;
+};
+
+/// A PostgreSQL of its own for one test.
+class OwnServer {
+public:
+    OwnServer() {
+        QProcess process;
+        process.start(tool("start-postgresql"), {folder()});
+        REQUIRE(process.waitForFinished(120000));
+        m_address = QString::fromUtf8(process.readAllStandardOutput()).trimmed().toStdString();
+        REQUIRE_FALSE(m_address.empty());
+    }
+    ~OwnServer() { QProcess::execute(tool("stop-postgresql"), {folder(), QStringLiteral("immediate")}); }
+    OwnServer(const OwnServer&) = delete;
+    OwnServer& operator=(const OwnServer&) = delete;
+    [[nodiscard]] const std::string& address() const { return m_address; }
+
+private:
+    static QString tool(const char* name) {
+        return QString::fromStdString(std::string(std::getenv("HILLRUN_TOOLS")) + "/" + name);
+    }
+    [[nodiscard]] QString folder() const { return QString::fromStdString(m_folder.path().string()); }
+    TemporaryFolder m_folder;
+    std::string m_address;
 };
 
 } // namespace hillrun::test

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/frame/settings.h"
 #include "app/logbook/found_days.h"
 #include "app/logbook/logbook_page.h"
 #include "app_support.h"
@@ -215,11 +216,55 @@ TEST_CASE("a day is opened from the list; one that is gone says where it was") {
     auto* list = w.find<QListView>("logbookList");
     list->setCurrentIndex(list->model()->index(1, 0));
     Q_EMIT list->activated(list->currentIndex());
-    REQUIRE(w.dialogs.errors.size() == 1);
+    REQUIRE(QTest::qWaitFor([&] { return w.dialogs.errors.size() == 1; }, 10000));
     CHECK(w.dialogs.errors.front().contains(u"is not there"_s));
     list->setCurrentIndex(list->model()->index(0, 0));
     Q_EMIT list->activated(list->currentIndex());
     CHECK(QTest::qWaitFor([&] { return w.window->document().day().name.find("Boost") != std::string::npos; }, 10000));
+}
+
+TEST_CASE("a day of another bench is not taken for the one that lies at its place here") {
+    const OwnLogbook book;
+    LogbookEntry entry = entryOf(demo("day-1-flat-twin"));
+    entry.host = "bench-2";
+    entry.path = demo("day-2-boost-buggy").string(); // benches name their folders alike
+    Logbook(logbookAddress(book.file().string())).put(entry);
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 1));
+    auto* list = w.find<QListView>("logbookList");
+    Q_EMIT list->activated(list->model()->index(0, 0));
+    REQUIRE(QTest::qWaitFor([&] { return w.dialogs.errors.size() == 1; }, 10000));
+    CHECK(w.dialogs.errors.front().contains(u"bench-2"_s));
+}
+
+TEST_CASE("a day of another bench is opened from what the server keeps of it, as a copy among one's own") {
+    const test::OwnServer server;
+    qputenv("HILLRUN_LOGBOOK", QByteArray::fromStdString(server.address()));
+    LogbookEntry entry = entryOf(demo("day-1-flat-twin"));
+    const QByteArray package = packageOf(entry);
+    entry.host = "bench-2";
+    entry.path = "/days/flat-twin";
+    Logbook(logbookAddress(server.address())).put(entry, {}, [&](const LogbookEntry&) { return package; });
+    {
+        OpenWindow w(test::latticeDay());
+        const test::TemporaryFolder own;
+        SettingsStore().set(settings::kDaysFolder, QString::fromStdString((own.path() / "days").string()));
+        for (int time = 0; time < 2; ++time) { // the second time the copy is there
+            w.window->document().close();
+            w.window->showPage("logbook");
+            REQUIRE(listed(w, 1));
+            auto* list = w.find<QListView>("logbookList");
+            list->setCurrentIndex(list->model()->index(0, 0));
+            Q_EMIT list->activated(list->currentIndex());
+            CHECK(QTest::qWaitFor([&] { return dayId(w.window->document().day()) == entry.record.id; }, 20000));
+            CHECK(w.window->document().path() == own.path() / "days" / (entry.record.id + ".zip"));
+        }
+        CHECK(std::count_if(fs::directory_iterator(own.path() / "days"), {},
+                            [](const fs::path& one) { return one.extension() == ".zip"; }) == 1);
+        REQUIRE(w.settled());
+    }
+    qunsetenv("HILLRUN_LOGBOOK");
 }
 
 TEST_CASE("the Cell tab says what the cell has learned") {

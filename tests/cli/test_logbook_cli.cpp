@@ -192,6 +192,25 @@ TEST_CASE("wrong use of the logbook, and bad days, are told") {
     CHECK(some.json()["failed"].size() == 1);
 }
 
+TEST_CASE("a damaged logbook is set aside when it is made anew, and nothing else is") {
+    Days days;
+    days.make("spring", "2026-03-01", 5);
+    CHECK(days.book("rebuild " + quoted(days.folder())).status == 0);
+    CHECK(days.book("rebuild " + quoted(days.folder())).error.empty()); // a whole one stays
+    fs::resize_file(days.file(), fs::file_size(days.file()) / 2);
+    const auto find = days.book("find collector");
+    CHECK(find.status == 1);
+    CHECK(find.error.find("rebuild") != std::string::npos);
+    const auto again = days.book("rebuild " + quoted(days.folder()));
+    CHECK(again.status == 0);
+    CHECK(again.out == "1 day added, 0 updated, 0 unchanged.\n");
+    CHECK(again.error.find(".damaged") != std::string::npos);
+    CHECK(fs::exists(days.file().string() + ".damaged"));
+    std::ofstream(days.file()) << "a list of jets, which is no logbook";
+    CHECK(days.book("rebuild " + quoted(days.folder())).status == 1);
+    CHECK(fs::file_size(days.file()) == 35);
+}
+
 TEST_CASE("a server that is away lets days wait") {
     Days days;
     const fs::path one = days.make("spring", "2026-03-01", 5);

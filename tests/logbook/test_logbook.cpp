@@ -206,7 +206,11 @@ TEST_CASE("what is typed is taken apart into words and powers") {
     CHECK(searchWords(QStringLiteral("Ölkühler, 450mm (neu)")) == QStringList{"olkuhler", "450mm", "neu"});
     CHECK(searchWords(QStringLiteral("進気 管")) == QStringList{QStringLiteral("進気"), QStringLiteral("管")});
     CHECK(queryFrom(QStringLiteral("pipe > 70")).over_kw == Approx(70.0));
-    CHECK(queryFrom(QStringLiteral("über 95 PS")).over_kw == std::nullopt);
+    CHECK(queryFrom(QStringLiteral("Über 95 PS")).over_kw == Approx(95.0 * 0.73549875));
+    CHECK(queryFrom(QStringLiteral("au-dessus de 95 ch")).over_kw == Approx(95.0 * 0.73549875));
+    CHECK(queryFrom(QStringLiteral("en dessous de 95 ch")).under_kw == Approx(95.0 * 0.73549875));
+    CHECK(queryFrom(QStringLiteral("en dessous de 95 ch")).words.isEmpty());
+    CHECK(queryFrom(QStringLiteral("turnover 70")).over_kw == std::nullopt); // a word's end
     CHECK(queryFrom(QStringLiteral("mehr als 95,5 PS")).over_kw == Approx(95.5 * 0.73549875));
     CHECK(queryFrom(QStringLiteral("under 100 hp pipe")).under_kw == Approx(74.5699872));
     CHECK(queryFrom(QStringLiteral("under 100 hp pipe")).words == QStringList{"pipe"});
@@ -238,6 +242,32 @@ TEST_CASE("a day is replaced from where it came, and from nowhere else") {
         CHECK(book.find("d1")->host == "bench-2");
         LogbookEntry copy = entry("d1", "3", "/backup/x"); // the same state from elsewhere is no news
         CHECK(book.put(copy).kind == PutKind::Unchanged);
+    });
+}
+
+TEST_CASE("a day whose folder was moved is known at its new place") {
+    onBoth([](const LogbookAddress& address) {
+        const QTemporaryDir folder;
+        Logbook book(address);
+        LogbookEntry day = entry("d1", "1", folder.filePath(QStringLiteral("gone")).toStdString());
+        day.host = thisBench();
+        book.put(day);
+        day.path = folder.path().toStdString();
+        CHECK(book.put(day).kind == PutKind::Updated);
+        CHECK(book.find("d1")->path == day.path);
+        LogbookEntry changed = entry("d1", "2", folder.filePath(QStringLiteral("changed since")).toStdString());
+        changed.host = thisBench();
+        CHECK(book.put(changed).kind == PutKind::Conflict); // the folder is still there
+        CHECK(book.find("d1")->path == day.path);
+        day.path = folder.filePath(QStringLiteral("gone")).toStdString();
+        CHECK(book.put(day).kind == PutKind::Unchanged);
+        book.put(day, book.find("d1")->revision);
+        CHECK(book.put(changed).kind == PutKind::Updated); // moved and then edited
+        CHECK(book.find("d1")->stamp == "2");
+        changed.host = "bench-2";
+        changed.path = "/days/x";
+        changed.stamp = "3";
+        CHECK(book.put(changed).kind == PutKind::Conflict); // of another bench nobody can tell
     });
 }
 

@@ -14,6 +14,7 @@
 #include "formats/file_io.h"
 
 #include <algorithm>
+#include <cctype>
 #include <fmt/format.h>
 #include <QDate>
 #include <QFileInfo>
@@ -40,6 +41,13 @@ fs::path besidePath(const fs::path& path) {
         if (!fs::exists(out, error))
             return out;
     }
+}
+
+/// A name from outside as a file's: letters, digits, '-' and '_'.
+std::string fileNameFrom(std::string name) {
+    std::replace_if(
+        name.begin(), name.end(), [](unsigned char c) { return std::isalnum(c) == 0 && c != '-' && c != '_'; }, '-');
+    return name;
 }
 
 /// The folder or zip of a day that was opened by its day.json.
@@ -133,6 +141,21 @@ void DayFiles::openDemo(const fs::path& path) {
          it.increment(error))
         fs::permissions(it->path(), fs::perms::owner_write, fs::perm_options::add, error);
     open(error ? path : own);
+}
+
+void DayFiles::openCopy(const std::string& id, std::string_view package) {
+    fs::path own = daysFolder() / (fileNameFrom(id) + ".zip");
+    const bool written = guarded(tr("The copy of the day could not be written"), [&] {
+        std::error_code error;
+        if (fs::exists(own, error) && readFileText(own) == package) // copied before, and unchanged
+            return;
+        if (fs::exists(own, error))
+            own = besidePath(own);
+        fs::create_directories(own.parent_path(), error); // when it fails writing says so
+        writeFileSafely(own, package);
+    });
+    if (written)
+        open(own);
 }
 
 void DayFiles::open(const fs::path& path) {

@@ -30,6 +30,8 @@ public:
     void open(const std::filesystem::path& path);
     /// A day that ships with the program: a copy among one's own days where it may not be written.
     void openDemo(const std::filesystem::path& path);
+    /// A package that a logbook keeps of another bench's day, as a copy among one's own days.
+    void openCopy(const std::string& id, std::string_view package);
     [[nodiscard]] QStringList recent() const { return m_settings.get(settings::kRecent); }
     /// What was dropped on the window or named on the command line: a day, or logger files.
     bool openAny(const QStringList& paths); ///< true when a day is being read

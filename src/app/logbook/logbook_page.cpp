@@ -7,7 +7,9 @@
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
+#include "core/errors/data_error.h"
 #include "core/errors/shown_text.h"
+#include "formats/day_store.h"
 
 #include <QLineEdit>
 #include <QPushButton>
@@ -31,6 +33,19 @@ std::vector<ForgottenDay> knownOf(Logbook& logbook, const std::vector<FoundDay>&
                             day.isCurrent ? day.stamp : std::string()}, // `rebuild` still has more to say of it
                            logbook.package(day.id).value_or(QByteArray())});
     return out;
+}
+
+/// Whether the day lies where the logbook saw it: nothing at all, or another day, may lie there, above all when another
+/// bench saw it. One that cannot be read says so when it is opened.
+bool isWhereItWas(const FoundDay& day) {
+    std::error_code error;
+    if (!std::filesystem::exists(day.path, error))
+        return false;
+    try {
+        return dayId(DayOnDisk(day.path).day()) == day.id;
+    } catch (const DataError&) {
+        return true;
+    }
 }
 
 } // namespace
@@ -219,14 +234,19 @@ void LogbookPage::openDay() {
     const FoundDay* day = m_found.at(m_list->currentIndex());
     if (!day)
         return;
-    std::error_code error;
-    if (!std::filesystem::exists(day->path, error)) {
-        m_dialogs.showError(m_actions.window(), tr("The day is not where it was"),
-                            tr("%1 on %2 is not there. If it was moved, open it from its new place and save it.")
-                                .arg(qs(shownText(day->path)), qs(shownText(day->host))));
+    if (isWhereItWas(*day)) {
+        m_files.open(day->path);
         return;
     }
-    m_files.open(day->path);
+    m_link.ask(
+        this, [id = day->id](Logbook& logbook) { return logbook.package(id); },
+        [this, day = *day](const std::optional<QByteArray>& package) {
+            if (package)
+                return m_files.openCopy(day.id, {package->constData(), static_cast<size_t>(package->size())});
+            m_dialogs.showError(m_actions.window(), tr("The day is not where it was"),
+                                tr("%1 on %2 is not there. If it was moved, open it from its new place and save it.")
+                                    .arg(qs(shownText(day.path)), qs(shownText(day.host))));
+        });
 }
 
 void LogbookPage::putBesideToday() {

@@ -3289,6 +3289,10 @@
         <source>Written: %1</source>
         <translation>Geschrieben: %1</translation>
     </message>
+    <message>
+        <source>The copy of the day could not be written</source>
+        <translation>Die Kopie des Tages konnte nicht geschrieben werden</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::DayOffers</name>

@@ -3289,6 +3289,10 @@
         <source>Written: %1</source>
         <translation>Écrit : %1</translation>
     </message>
+    <message>
+        <source>The copy of the day could not be written</source>
+        <translation>La copie de la journée n&apos;a pas pu être écrite</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::DayOffers</name>

@@ -206,6 +206,33 @@ TEST_CASE("forgetting is taken back, and no folder is touched") {
     CHECK_FALSE(undo->isVisible());
 }
 
+TEST_CASE("a day is found, opened, forgotten and taken back by keys alone") {
+    const OwnLogbook book;
+    book.add(demo("day-1-flat-twin"), "2025-03-01");
+    book.add(demo("day-2-boost-buggy"));
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 2));
+    auto* list = w.find<QListView>("logbookList");
+    list->setFocus();
+    QTest::keyClick(list, Qt::Key_Slash);
+    auto* typed = w.find<QLineEdit>("logbookSearch");
+    REQUIRE(typed->hasFocus());
+    QTest::keyClicks(typed, u"buggy"_s);
+    REQUIRE(listed(w, 1));
+    QTest::keyClick(typed, Qt::Key_Return);
+    CHECK(list->hasFocus());
+    QTest::keyClick(list, Qt::Key_Delete);
+    REQUIRE(listed(w, 0));
+    QTest::keyClick(list, Qt::Key_U);
+    REQUIRE(listed(w, 1));
+    typed->setFocus();
+    QTest::keyClick(typed, Qt::Key_Down);
+    REQUIRE(list->hasFocus());
+    QTest::keyClick(list, Qt::Key_Return);
+    CHECK(QTest::qWaitFor([&] { return w.window->document().day().name.find("Boost") != std::string::npos; }, 10000));
+}
+
 TEST_CASE("a day is opened from the list; one that is gone says where it was") {
     const OwnLogbook book;
     book.add(demo("day-1-flat-twin"), "2025-03-01"); // its place has the date behind: not there

@@ -75,7 +75,8 @@ LogbookPage::LogbookPage(const Workplace& at, QWidget* parent)
     m_undo = new QPushButton(tr("Take back forgetting"), this);
     m_undo->setObjectName(u"logbookUndo"_s);
     m_undo->hide();
-    connect(m_undo, &QPushButton::clicked, this, [this] { restore(std::exchange(m_forgotten, {})); });
+    m_undo->setToolTip(m_actions.get("logbook.take_back")->toolTip());
+    connect(m_undo, &QPushButton::clicked, this, &LogbookPage::takeBack);
     tools->addWidget(m_undo);
     column->addLayout(tools);
     m_parts = new QStackedWidget(this);
@@ -292,6 +293,10 @@ void LogbookPage::forgetDays() {
         });
 }
 
+void LogbookPage::takeBack() { restore(std::exchange(m_forgotten, {})); }
+
+void LogbookPage::focusList() { m_list->setFocus(Qt::ShortcutFocusReason); }
+
 void LogbookPage::restore(const std::vector<ForgottenDay>& days) {
     m_undo->hide();
     m_link.ask(
@@ -349,6 +354,17 @@ PageSpec logbookSpec() {
              .tip = LogbookPage::tr("Takes the chosen days out of the logbook; their folders stay"),
              .scope = {"logbook", "logbookList"}},
             &LogbookPage::forgetDays);
+        add({.id = "logbook.take_back",
+             .text = LogbookPage::tr("Take back forgetting"),
+             .keys = {u"U"_s},
+             .tip = LogbookPage::tr("Takes the days that were forgotten last into the logbook again")},
+            &LogbookPage::takeBack);
+        add({.id = "logbook.to_list",
+             .text = LogbookPage::tr("To the days that were found"),
+             .keys = {u"Down"_s, u"Return"_s, u"Enter"_s},
+             .tip = LogbookPage::tr("From the search into the list"),
+             .scope = {"logbook", "logbookSearch"}},
+            &LogbookPage::focusList);
     };
     const auto make = [](const Workplace& at, QWidget* parent) -> PageView* { return new LogbookPage(at, parent); };
     return {.id = "logbook",

@@ -34,6 +34,8 @@ public:
     /// Looks for days of the open day's article.
     void lookForEarlier();
     void forgetDays();
+    void takeBack();
+    void focusList();
 
 protected:
     void showEvent(QShowEvent* event) override;

@@ -4652,6 +4652,18 @@
         <source>Only days that have been seen in the list can be forgotten. Choose fewer.</source>
         <translation>Nur Tage, die in der Liste zu sehen waren, lassen sich vergessen. Weniger wählen.</translation>
     </message>
+    <message>
+        <source>Takes the days that were forgotten last into the logbook again</source>
+        <translation>Nimmt die zuletzt vergessenen Tage wieder ins Logbuch auf</translation>
+    </message>
+    <message>
+        <source>To the days that were found</source>
+        <translation>Zu den gefundenen Tagen</translation>
+    </message>
+    <message>
+        <source>From the search into the list</source>
+        <translation>Aus der Suche in die Liste</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::MainWindow</name>

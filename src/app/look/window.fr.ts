@@ -4652,6 +4652,18 @@
         <source>Only days that have been seen in the list can be forgotten. Choose fewer.</source>
         <translation>Seules des journées vues dans la liste peuvent être oubliées. Choisissez-en moins.</translation>
     </message>
+    <message>
+        <source>Takes the days that were forgotten last into the logbook again</source>
+        <translation>Remet dans le carnet les journées oubliées en dernier</translation>
+    </message>
+    <message>
+        <source>To the days that were found</source>
+        <translation>Aux journées trouvées</translation>
+    </message>
+    <message>
+        <source>From the search into the list</source>
+        <translation>De la recherche à la liste</translation>
+    </message>
 </context>
 <context>
     <name>hillrun::MainWindow</name>

@@ -339,6 +339,18 @@ TEST_CASE("one net in twenty names a good day as odd, however many days it has")
     }
 }
 
+TEST_CASE("where nothing tells what a day adds no day is odd") {
+    Generator generator(4);
+    MadeUp made = madeUp("A|A|BCB", {}, generator);
+    made.net.visits[1].level += 0.5; // nothing joins the two days of A but A itself
+    const std::vector<VarianceNode> nodes = varianceNodes();
+    CHECK(oddDays(made.net, {}, made.within, nodes).empty());
+    const std::vector<NodeTable> others{nodeTable(madeUp("A|A|A|A", {}, generator).net, nodes)};
+    CHECK(oddDays(made.net, others, made.within, nodes).size() == 1); // now it is known
+    const Net alone{{{0, 0, 0.0, 3, 10.0}, {1, 0, 0.0, 3, 11.0}}, 1, 2};
+    CHECK(oddDays(alone, {}, {}, nodes).empty()); // no pull repeated, nothing left over
+}
+
 TEST_CASE("of two days that disagree it is not said which") {
     Generator generator(2);
     MadeUp made = madeUp("AB|AB", {0.002, 0.0, 0.0}, generator);

@@ -2,13 +2,13 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/curve/sheet_reader.h"
 
+#include "app/curve/pdf_module.h"
 #include "core/errors/data_error.h"
 
-#include <algorithm>
-#include <cmath>
-#include <poppler-qt6.h>
 #include <QBuffer>
+#include <QCoreApplication>
 #include <QImageReader>
+#include <QLibrary>
 
 using namespace Qt::StringLiterals;
 
@@ -17,31 +17,38 @@ namespace {
 
 constexpr double kDotsAnInch = 200.0;
 constexpr double kMostPixels = 40e6;
-constexpr double kPointsAnInch = 72.0;
 
 [[noreturn]] void refuse(Problem problem, std::vector<Argument> details, const std::string& name) {
     throw DataError(problem, std::move(details), {.file = name});
 }
 
+QString modulePath() { return QCoreApplication::applicationDirPath() + u"/../lib/hillrun/hillrun-pdf.so"_s; }
+
+const char* faultId(PdfFault fault) {
+    switch (fault) {
+    case PdfFault::Password:
+        return "picture.password";
+    case PdfFault::NoPage:
+        return "picture.no_page";
+    case PdfFault::NotDrawn:
+        return "picture.not_drawn";
+    case PdfFault::Unreadable:
+    case PdfFault::None:
+        break;
+    }
+    return "picture.unreadable";
+}
+
 SheetPage readPdf(const QByteArray& bytes, const std::string& name, int page) {
-    Poppler::setDebugErrorFunction([](const QString&, const QVariant&) {}, {}); // what is wrong is said in the window
-    const auto document = Poppler::Document::loadFromData(bytes);
-    if (!document || document->isLocked() || document->numPages() < 1)
-        refuse(Problem::BadPicture,
-               {Statement{document && document->isLocked() ? "picture.password" : "picture.no_page"}}, name);
-    document->setRenderHint(Poppler::Document::Antialiasing);
-    document->setRenderHint(Poppler::Document::TextAntialiasing);
-    const int last = document->numPages() - 1;
-    const auto sheet = document->page(std::clamp(page, 0, last));
-    if (!sheet)
-        refuse(Problem::BadPicture, {Statement{"picture.unreadable"}}, name);
-    const QSizeF inches = sheet->pageSizeF() / kPointsAnInch;
-    const double pixels = inches.width() * inches.height() * kDotsAnInch * kDotsAnInch;
-    const double dots = pixels > kMostPixels ? kDotsAnInch * std::sqrt(kMostPixels / pixels) : kDotsAnInch;
-    const QImage image = sheet->renderToImage(dots, dots);
-    if (image.isNull())
-        refuse(Problem::BadPicture, {Statement{"picture.not_drawn"}}, name);
-    return {image, last + 1};
+    QLibrary module(modulePath()); // stays loaded
+    const auto read = reinterpret_cast<decltype(&hillrunReadPdf)>(module.resolve("hillrunReadPdf"));
+    if (!read)
+        refuse(Problem::BadPicture, {Statement{"picture.no_reader", {module.errorString().toStdString()}}}, name);
+    PdfPage out;
+    read(bytes, page, {kDotsAnInch, kMostPixels}, out);
+    if (out.fault != PdfFault::None)
+        refuse(Problem::BadPicture, {Statement{faultId(out.fault)}}, name);
+    return {out.image, out.pages};
 }
 
 } // namespace

@@ -15,8 +15,8 @@ namespace {
 
 using namespace hillrun;
 
-/// Days "A x A" of articles in turn, three pulls a set, 90 points; each day a part of its own among twelve.
-std::vector<DayRecord> madeUpDays(size_t count, size_t articles) {
+/// Days "A x A" of articles in turn, three pulls a set, 90 points; each day one of so many parts.
+std::vector<DayRecord> madeUpDays(size_t count, size_t articles, size_t parts = 12) {
     boost::random::mt19937_64 generator(1);
     boost::random::normal_distribution<double> normal;
     std::vector<DayRecord> out(count);
@@ -31,7 +31,7 @@ std::vector<DayRecord> madeUpDays(size_t count, size_t articles) {
         day.shapeVariance.assign(90, 1e-5F);
         day.varianceLow_rpm = 2500.0;
         day.protectedFromDrift = true;
-        const std::string part = std::to_string(d % 12);
+        const std::string part = std::to_string(d % parts);
         day.builds.resize(2);
         day.builds[0].id = "A";
         day.builds[0].parts = {{"pipe", "short"}};
@@ -67,6 +67,18 @@ void articleOver(benchmark::State& state) {
     }
 }
 BENCHMARK(articleOver)->Arg(24)->Arg(60)->Arg(200)->Unit(benchmark::kMillisecond);
+
+/// The same when every day tries a part that no other day has.
+void articleOfNewParts(benchmark::State& state) {
+    const auto count = static_cast<size_t>(state.range(0));
+    const std::vector<DayRecord> days = madeUpDays(count, 1, count);
+    const auto all = pointersTo(days);
+    for (auto _ : state) {
+        const DaysTogether together = daysTogether(all, all);
+        benchmark::DoNotOptimize(compareAcross(together, {"d1000", "B"}, {"d1001", "B"}).estimate);
+    }
+}
+BENCHMARK(articleOfNewParts)->Arg(24)->Arg(200)->Unit(benchmark::kMillisecond);
 
 /// The same difference along rpm.
 void curveOver(benchmark::State& state) {

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "core/days/cell_model.h"
 #include "core/days/chart.h"
+#include "core/days/net_equations.h"
 #include "core/days/odd_days.h"
 #include "core/days/repeatability.h"
 
@@ -123,6 +124,32 @@ TEST_CASE("builds are joined through those that ran on the same days") {
     CHECK(connectedBuilds(net) == std::vector<int>{0, 0, 0, 0, 4, 4});
     CHECK(daysWithDrift(net) == std::vector<char>{1, 1, 1, 1});
     CHECK(daysWithDrift(madeUp("AA|AB|A|ABAB", {}, generator).net) == std::vector<char>{0, 0, 0, 1});
+}
+
+TEST_CASE("builds of one day only may be solved for inside it") {
+    Generator generator(6);
+    // Shared: A and E. The others ran on one day each; the last two days hang on nothing.
+    const Net net = madeUp("ABA|ACDA|EAE|EFG|HI|JKJ", {0.0055, 0.003}, generator).net;
+    const KeptBuilds every = everyBuild(net);
+    const KeptBuilds shared = sharedBuilds(net);
+    CHECK(every.count == 11);
+    REQUIRE(shared.count == 2);
+    CHECK(shared.number[0] == 0);
+    CHECK(shared.number[4] == 1);
+    CHECK(sharedBuilds(net, difference(net, 1, 4)).count == 3);
+    const auto inFull = equationsOf(net, every);
+    const auto inside = equationsOf(net, shared);
+    for (const VarianceNode& node : varianceNodes()) {
+        const SolvedNet full = solve(every.count, inFull, termsAt(inFull, node, levelsOf(net)));
+        const SolvedNet less = solve(shared.count, inside, termsAt(inside, node, levelsOf(net)));
+        CHECK(less.logDeterminant == Approx(full.logDeterminant).epsilon(1e-10));
+        CHECK(less.squares == Approx(full.squares).epsilon(1e-7));
+        CHECK(less.builds(0, 0) == Approx(full.builds(0, 0)).epsilon(1e-9));
+        CHECK(less.builds(1, 0) == Approx(full.builds(4, 0)).epsilon(1e-9));
+    }
+    const Net apart = madeUp("AB|CD", {}, generator).net; // nothing is shared
+    CHECK(nodeTable(apart, varianceNodes()).freedom == 0);
+    CHECK(nodeTable(apart, varianceNodes()).squares.maxCoeff() < 1e-12);
 }
 
 TEST_CASE("degrees of freedom for days and for fitting again") {

@@ -170,7 +170,8 @@ TEST_CASE("days are found by what stands in them") {
         CHECK(foundBy(book, "600 mm") == Ids{"d2", "d1"});
         CHECK(foundBy(book, "over 40 kW") == Ids{"d2"});
         CHECK(foundBy(book, "mara under 40 kw") == Ids{"d1"});
-        CHECK(foundBy(book, "über 40") == Ids{}); // a word and a number
+        CHECK(foundBy(book, "über 40") == Ids{"d2"});
+        CHECK(foundBy(book, "about 40") == Ids{}); // a word and a number
         CHECK(foundBy(book, "o'dell") == Ids{"d2"});
         CHECK(foundBy(book, "'; drop table days; --") == Ids{});
         CHECK(foundBy(book, "\" * ( : &|!") == Ids{"d2", "d1"}); // nothing to search for

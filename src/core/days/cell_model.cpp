@@ -95,14 +95,15 @@ std::vector<VarianceNode> varianceNodes(const EnteredVariances& entered, const W
 namespace {
 
 NodeTable tableOf(const Net& net, const MatrixXd& y, std::span<const VarianceNode> nodes) {
-    const std::vector<DayEquations> days = equationsOf(net);
+    const KeptBuilds kept = sharedBuilds(net);
+    const std::vector<DayEquations> days = equationsOf(net, kept);
     NodeTable out;
     out.of = freedomOf(net);
     out.freedom = out.of.refit + out.of.day;
     out.logLikelihood.resize(static_cast<Index>(nodes.size()));
     out.squares.resize(out.logLikelihood.size());
     for (size_t n = 0; n < nodes.size(); ++n) {
-        const SolvedNet solved = solve(net.builds, days, termsAt(days, nodes[n], y));
+        const SolvedNet solved = solve(kept.count, days, termsAt(days, nodes[n], y));
         out.logLikelihood(static_cast<Index>(n)) = -0.5 * solved.logDeterminant;
         out.squares(static_cast<Index>(n)) = solved.squares;
     }
@@ -175,16 +176,21 @@ namespace {
 
 /// `withVisits`: the visits' weights are wanted too.
 NodeEstimates estimatesOf(const Net& net, const CellModel& cell, const VectorXd& builds, bool withVisits) {
-    const std::vector<DayEquations> days = equationsOf(net);
+    const KeptBuilds kept = withVisits ? everyBuild(net) : sharedBuilds(net, builds);
+    VectorXd weights(kept.count);
+    for (Index build = 0; build < builds.size(); ++build)
+        if (const int number = kept.number[static_cast<size_t>(build)]; number >= 0)
+            weights(number) = builds(build);
+    const std::vector<DayEquations> days = equationsOf(net, kept);
     const MatrixXd levels = levelsOf(net);
     const auto count = static_cast<Index>(cell.nodes.size());
     NodeEstimates out{VectorXd(count), VectorXd(count), VectorXd::Zero(levels.rows())};
     for (Index n = 0; n < count; ++n) {
         const VarianceNode& node = cell.nodes[static_cast<size_t>(n)];
-        const SolvedNet solved = solve(net.builds, days, termsAt(days, node, levels));
-        const VectorXd sum = solved.gram.solve(builds);
-        out.centre(n) = builds.dot(solved.builds.col(0));
-        out.scale(n) = std::sqrt(cell.variance(n) * builds.dot(sum));
+        const SolvedNet solved = solve(kept.count, days, termsAt(days, node, levels));
+        const VectorXd sum = solved.gram.solve(weights);
+        out.centre(n) = weights.dot(solved.builds.col(0));
+        out.scale(n) = std::sqrt(cell.variance(n) * weights.dot(sum));
         if (withVisits && cell.weight(n) > kLeastWeight)
             for (const DayEquations& day : days)
                 day.addWeights(node, sum, cell.weight(n), out.visits);

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace hillrun {
 
@@ -11,37 +12,92 @@ using Eigen::Index;
 using Eigen::MatrixXd;
 using Eigen::VectorXd;
 
-DayEquations::DayEquations(const Net& net, int day, bool withDrift) : m_withDrift(withDrift) {
-    double time = 0.0;
-    for (size_t v = 0; v < net.visits.size(); ++v)
-        if (net.visits[v].day == day) {
-            m_visits.push_back(net.visits[v]);
-            m_rows.push_back(static_cast<Index>(v));
-            m_builds.push_back(net.visits[v].build);
-            time += net.visits[v].time_h;
-        }
-    time /= static_cast<double>(m_visits.size());
-    for (Visit& visit : m_visits)
-        visit.time_h -= time;
-    std::sort(m_builds.begin(), m_builds.end());
-    m_builds.erase(std::unique(m_builds.begin(), m_builds.end()), m_builds.end());
-    for (const Visit& visit : m_visits)
-        m_buildOf.push_back(std::lower_bound(m_builds.begin(), m_builds.end(), visit.build) - m_builds.begin());
+KeptBuilds everyBuild(const Net& net) {
+    KeptBuilds out{std::vector<int>(static_cast<size_t>(net.builds)), net.builds};
+    std::iota(out.number.begin(), out.number.end(), 0);
+    return out;
 }
 
+KeptBuilds sharedBuilds(const Net& net, const VectorXd& wanted) {
+    constexpr int kNone = -1;
+    std::vector<int> dayOf(static_cast<size_t>(net.builds), kNone);
+    std::vector<char> keep(dayOf.size(), 0);
+    for (const Visit& visit : net.visits) {
+        const auto build = static_cast<size_t>(visit.build);
+        if (dayOf[build] != kNone && dayOf[build] != visit.day)
+            keep[build] = 1;
+        dayOf[build] = visit.day;
+    }
+    for (Index build = 0; build < wanted.size(); ++build)
+        if (wanted(build) != 0.0)
+            keep[static_cast<size_t>(build)] = 1;
+    KeptBuilds out{std::vector<int>(dayOf.size(), kNone), 0};
+    for (size_t build = 0; build < keep.size(); ++build)
+        if (keep[build] != 0)
+            out.number[build] = out.count++;
+    return out;
+}
+
+DayEquations::DayEquations(const Net& net, int day, bool withDrift, const KeptBuilds& kept) : m_withDrift(withDrift) {
+    double time = 0.0;
+    std::vector<int> gone; // builds by their numbers in the net
+    for (size_t v = 0; v < net.visits.size(); ++v)
+        if (const Visit& visit = net.visits[v]; visit.day == day) {
+            m_visits.push_back(visit);
+            m_rows.push_back(static_cast<Index>(v));
+            const int number = kept.number[static_cast<size_t>(visit.build)];
+            std::vector<int>& of = number < 0 ? gone : m_kept;
+            of.push_back(number < 0 ? visit.build : number);
+            time += visit.time_h;
+        }
+    time /= static_cast<double>(m_visits.size());
+    for (std::vector<int>* of : {&gone, &m_kept}) {
+        std::sort(of->begin(), of->end());
+        of->erase(std::unique(of->begin(), of->end()), of->end());
+    }
+    m_gone = static_cast<Index>(gone.size());
+    for (Visit& visit : m_visits) {
+        visit.time_h -= time;
+        const int number = kept.number[static_cast<size_t>(visit.build)];
+        const std::vector<int>& of = number < 0 ? gone : m_kept;
+        const auto place = std::lower_bound(of.begin(), of.end(), number < 0 ? visit.build : number) - of.begin();
+        m_placeOf.push_back(number < 0 ? place + static_cast<Index>(m_kept.size()) : place);
+    }
+}
+
+namespace {
+
+/// The terms with the last `gone` builds solved for.
+DayTerms withoutLast(const DayTerms& all, Index gone) {
+    if (gone == 0)
+        return all;
+    const Index kept = all.gram.rows() - gone;
+    const Eigen::LLT<MatrixXd> solver(all.gram.bottomRightCorner(gone, gone));
+    const MatrixXd across = all.gram.topRightCorner(kept, gone);
+    const MatrixXd right = all.right.bottomRows(gone);
+    const MatrixXd estimates = solver.solve(right);
+    const MatrixXd factor = solver.matrixL();
+    return {all.gram.topLeftCorner(kept, kept) - across * solver.solve(across.transpose()),
+            all.right.topRows(kept) - across * estimates,
+            all.logDeterminant + 2.0 * factor.diagonal().array().log().sum(),
+            all.squares - (right.array() * estimates.array()).sum()};
+}
+
+} // namespace
+
 DayTerms DayEquations::at(const VarianceNode& node, const MatrixXd& y) const {
-    const auto builds = static_cast<Index>(m_builds.size());
+    const Index builds = static_cast<Index>(m_kept.size()) + m_gone;
     DayTerms out{MatrixXd::Zero(builds, builds), MatrixXd::Zero(builds, y.cols())};
     const MatrixXd inverse = projection(node, out.logDeterminant);
     const MatrixXd own = y(m_rows, Eigen::all);
     const MatrixXd my = inverse * own;
     out.squares = (own.array() * my.array()).sum();
-    for (size_t i = 0; i < m_buildOf.size(); ++i) {
-        out.right.row(m_buildOf[i]) += my.row(static_cast<Index>(i));
-        for (size_t j = 0; j < m_buildOf.size(); ++j)
-            out.gram(m_buildOf[i], m_buildOf[j]) += inverse(static_cast<Index>(i), static_cast<Index>(j));
+    for (size_t i = 0; i < m_placeOf.size(); ++i) {
+        out.right.row(m_placeOf[i]) += my.row(static_cast<Index>(i));
+        for (size_t j = 0; j < m_placeOf.size(); ++j)
+            out.gram(m_placeOf[i], m_placeOf[j]) += inverse(static_cast<Index>(i), static_cast<Index>(j));
     }
-    return out;
+    return withoutLast(out, m_gone);
 }
 
 void DayEquations::addWeights(const VarianceNode& node, const VectorXd& builds, double share, VectorXd& weights) const {
@@ -77,11 +133,11 @@ MatrixXd DayEquations::projection(const VarianceNode& node, double& logDetermina
     return out;
 }
 
-std::vector<DayEquations> equationsOf(const Net& net) {
+std::vector<DayEquations> equationsOf(const Net& net, const KeptBuilds& kept) {
     const std::vector<char> drift = daysWithDrift(net);
     std::vector<DayEquations> out;
     for (int day = 0; day < net.days; ++day)
-        out.emplace_back(net, day, drift[static_cast<size_t>(day)] != 0);
+        out.emplace_back(net, day, drift[static_cast<size_t>(day)] != 0, kept);
     return out;
 }
 

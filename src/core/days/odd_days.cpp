@@ -17,26 +17,29 @@ using Eigen::VectorXd;
 
 /// A build that ran on several days, on one of them.
 struct BuildDay {
-    int build = 0;
+    int build = 0; ///< its number in the net
     int day = 0;
-    Index place = 0; ///< of the build among the day's
+    Index place = 0; ///< of the build among the day's that ran on several
     bool onlyTwo = false;
 };
 
 /// All days of builds that ran on several, in order of days; of two days the later one.
-std::vector<BuildDay> askedAbout(const Net& net, const std::vector<DayEquations>& days) {
-    std::vector<std::vector<int>> daysOf(static_cast<size_t>(net.builds));
+std::vector<BuildDay> askedAbout(const KeptBuilds& shared, const std::vector<DayEquations>& days) {
+    std::vector<int> inNet(static_cast<size_t>(shared.count)); // the shared builds' numbers in the net
+    for (size_t build = 0; build < shared.number.size(); ++build)
+        if (shared.number[build] >= 0)
+            inNet[static_cast<size_t>(shared.number[build])] = static_cast<int>(build);
+    std::vector<std::vector<size_t>> daysOf(inNet.size());
     for (size_t day = 0; day < days.size(); ++day)
-        for (const int build : days[day].builds())
-            daysOf[static_cast<size_t>(build)].push_back(static_cast<int>(day));
+        for (const int number : days[day].builds())
+            daysOf[static_cast<size_t>(number)].push_back(day);
     std::vector<BuildDay> out;
     for (size_t day = 0; day < days.size(); ++day)
         for (size_t place = 0; place < days[day].builds().size(); ++place) {
-            const int build = days[day].builds()[place];
-            const std::vector<int>& of = daysOf[static_cast<size_t>(build)];
-            const bool onlyTwo = of.size() == 2;
-            if (of.size() > 2 || (onlyTwo && of.back() == static_cast<int>(day)))
-                out.push_back({build, static_cast<int>(day), static_cast<Index>(place), onlyTwo});
+            const auto number = static_cast<size_t>(days[day].builds()[place]);
+            const bool onlyTwo = daysOf[number].size() == 2;
+            if (!onlyTwo || daysOf[number].back() == day)
+                out.push_back({inNet[number], static_cast<int>(day), static_cast<Index>(place), onlyTwo});
         }
     return out;
 }
@@ -50,23 +53,22 @@ struct Named {
 };
 
 /// By the formulas for one column more: with z the column, z'Pz and z'Py hang on its day's terms alone.
-Named named(const Net& net, const std::vector<DayEquations>& days, const std::vector<BuildDay>& asked,
-            const std::vector<VarianceNode>& nodes) {
+Named named(const MatrixXd& levels, int builds, const std::vector<DayEquations>& days,
+            const std::vector<BuildDay>& asked, const std::vector<VarianceNode>& nodes) {
     const auto rows = static_cast<Index>(asked.size());
     const auto columns = static_cast<Index>(nodes.size());
     Named out{MatrixXd(rows, columns), MatrixXd(rows, columns), MatrixXd(rows, columns), MatrixXd(rows, columns)};
-    const MatrixXd levels = levelsOf(net);
     for (Index n = 0; n < columns; ++n) {
         const std::vector<DayTerms> terms = termsAt(days, nodes[static_cast<size_t>(n)], levels);
-        const SolvedNet solved = solve(net.builds, days, terms);
-        const MatrixXd inverse = solved.gram.solve(MatrixXd::Identity(net.builds, net.builds));
+        const SolvedNet solved = solve(builds, days, terms);
+        const MatrixXd inverse = solved.gram.solve(MatrixXd::Identity(builds, builds));
         for (Index i = 0; i < rows; ++i) {
             const BuildDay& one = asked[static_cast<size_t>(i)];
             const auto day = static_cast<size_t>(one.day);
-            const std::vector<int>& builds = days[day].builds();
+            const std::vector<int>& ofDay = days[day].builds();
             const VectorXd shared = terms[day].gram.col(one.place);
-            const double zPz = shared(one.place) - shared.dot(inverse(builds, builds) * shared);
-            const double zPy = terms[day].right(one.place, 0) - shared.dot(solved.builds(builds, 0));
+            const double zPz = shared(one.place) - shared.dot(inverse(ofDay, ofDay) * shared);
+            const double zPy = terms[day].right(one.place, 0) - shared.dot(solved.builds(ofDay, 0));
             out.off(i, n) = zPy / zPz;
             out.information(i, n) = zPz;
             out.logLikelihood(i, n) = -0.5 * (solved.logDeterminant + std::log(zPz));
@@ -80,9 +82,12 @@ Named named(const Net& net, const std::vector<DayEquations>& days, const std::ve
 
 std::vector<OddDay> oddDays(const Net& net, std::span<const NodeTable> others, const WithinVisits& within,
                             const std::vector<VarianceNode>& nodes) {
-    const std::vector<DayEquations> days = equationsOf(net);
-    const std::vector<BuildDay> asked = askedAbout(net, days);
-    const Named found = named(net, days, asked, nodes);
+    const KeptBuilds shared = sharedBuilds(net);
+    const std::vector<DayEquations> days = equationsOf(net, shared);
+    const std::vector<BuildDay> asked = askedAbout(shared, days);
+    if (asked.empty())
+        return {};
+    const Named found = named(levelsOf(net), shared.count, days, asked, nodes);
     const NetFreedom whole = freedomOf(net);
     const std::set<std::pair<int, int>> links = onlyLinks(net);
     std::vector<NodeTable> tables(others.begin(), others.end());

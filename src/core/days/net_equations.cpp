@@ -73,14 +73,18 @@ DayTerms withoutLast(const DayTerms& all, Index gone) {
         return all;
     const Index kept = all.gram.rows() - gone;
     const Eigen::LLT<MatrixXd> solver(all.gram.bottomRightCorner(gone, gone));
-    const MatrixXd across = all.gram.topRightCorner(kept, gone);
     const MatrixXd right = all.right.bottomRows(gone);
     const MatrixXd estimates = solver.solve(right);
     const MatrixXd factor = solver.matrixL();
-    return {all.gram.topLeftCorner(kept, kept) - across * solver.solve(across.transpose()),
-            all.right.topRows(kept) - across * estimates,
-            all.logDeterminant + 2.0 * factor.diagonal().array().log().sum(),
-            all.squares - (right.array() * estimates.array()).sum()};
+    DayTerms out{MatrixXd(kept, kept), MatrixXd(kept, all.right.cols()),
+                 all.logDeterminant + 2.0 * factor.diagonal().array().log().sum(),
+                 all.squares - (right.array() * estimates.array()).sum()};
+    if (kept > 0) { // the library takes no empty part
+        const MatrixXd across = all.gram.topRightCorner(kept, gone);
+        out.gram = all.gram.topLeftCorner(kept, kept) - across * solver.solve(across.transpose());
+        out.right = all.right.topRows(kept) - across * estimates;
+    }
+    return out;
 }
 
 } // namespace
@@ -162,17 +166,21 @@ SolvedNet solve(int builds, const std::vector<DayEquations>& days, const std::ve
     MatrixXd right = MatrixXd::Zero(builds, columns);
     SolvedNet out;
     for (size_t d = 0; d < days.size(); ++d) {
-        gram(days[d].builds(), days[d].builds()) += terms[d].gram;
-        right(days[d].builds(), Eigen::all) += terms[d].right;
+        if (const std::vector<int>& ofDay = days[d].builds(); !ofDay.empty()) {
+            gram(ofDay, ofDay) += terms[d].gram;
+            right(ofDay, Eigen::all) += terms[d].right;
+        }
         out.logDeterminant += terms[d].logDeterminant;
         out.squares += terms[d].squares;
     }
-    out.gram.compute(gram);
-    out.builds = out.gram.solve(right);
-    out.squares = std::max(0.0, out.squares - (right.array() * out.builds.array()).sum()) /
-                  static_cast<double>(std::max<Index>(1, columns));
-    const MatrixXd factor = out.gram.matrixL();
-    out.logDeterminant += 2.0 * factor.diagonal().array().log().sum();
+    if (builds > 0) {
+        out.gram.compute(gram);
+        out.builds = out.gram.solve(right);
+        out.squares -= (right.array() * out.builds.array()).sum();
+        const MatrixXd factor = out.gram.matrixL();
+        out.logDeterminant += 2.0 * factor.diagonal().array().log().sum();
+    }
+    out.squares = std::max(0.0, out.squares) / static_cast<double>(std::max<Index>(1, columns));
     return out;
 }
 

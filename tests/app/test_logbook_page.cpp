@@ -204,6 +204,11 @@ TEST_CASE("forgetting is taken back, and no folder is touched") {
     REQUIRE(listed(w, 2));
     CHECK(book.count() == 2);
     CHECK_FALSE(undo->isVisible());
+    REQUIRE(w.settled());
+    choose(w, {1});
+    w.trigger("logbook.take_back"); // nothing is forgotten: what is chosen stays
+    QTest::qWait(300);
+    CHECK(list->selectionModel()->selectedIndexes() == QModelIndexList{list->model()->index(1, 0)});
 }
 
 TEST_CASE("a day is found, opened, forgotten and taken back by keys alone") {

@@ -19,8 +19,8 @@ struct PdfPage {
 };
 
 struct PdfSize {
-    double dotsAnInch = 200.0;
-    double mostPixels = 40e6; ///< of a large page fewer dots are drawn
+    double dotsAnInch = 0.0;
+    double mostPixels = 0.0; ///< of a large page fewer dots are drawn
 };
 
 } // namespace hillrun

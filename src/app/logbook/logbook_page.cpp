@@ -293,7 +293,10 @@ void LogbookPage::forgetDays() {
         });
 }
 
-void LogbookPage::takeBack() { restore(std::exchange(m_forgotten, {})); }
+void LogbookPage::takeBack() {
+    if (!m_forgotten.empty()) // else searching anew would only lose what is chosen
+        restore(std::exchange(m_forgotten, {}));
+}
 
 void LogbookPage::focusList() { m_list->setFocus(Qt::ShortcutFocusReason); }
 

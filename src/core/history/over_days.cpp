@@ -146,12 +146,16 @@ void addPairs(const DaysTogether& together, const TestDay& day, const DayRecord&
     for (const BuildOfDay& earlier : day.plan.earlier)
         for (const Build& build : day.builds) {
             const BuildOfDay now{today.id, build.id, today.date};
+            if (const auto number = together.net.find(now); number && number == together.net.find(earlier)) {
+                out.whyNot.push_back({"over_days.same_build", {buildPhrase(earlier), build.id}});
+                continue;
+            }
             try {
                 EarlierPair pair{compareAcross(together, earlier, now), std::nullopt};
                 if (shapes)
                     pair.curve = curveAcross(together, *shapes, earlier, now, draws);
                 out.pairs.push_back(std::move(pair));
-            } catch (const DataError& error) { // the same build, or one without pulls
+            } catch (const DataError& error) { // one without pulls
                 if (error.problem() != Problem::NothingToCompare)
                     continue;
                 out.whyNot.push_back(problemStatement(error));

@@ -305,6 +305,7 @@ private:
         throw DataError(Problem::NoHeader, {}, {.file = m_file, .line = 1});
     }
 
+    /// Of two lines that both may lack a separator at their end, the units may be fewer than the names.
     void setNames(const std::vector<std::string_view>& names, const std::vector<std::string_view>& units) {
         if (names.size() > budget::kColumns)
             throw DataError(Problem::TooLarge, {Statement{"size.columns"}, std::to_string(budget::kColumns)},
@@ -312,7 +313,7 @@ private:
         for (size_t i = 0; i < names.size(); ++i) {
             auto [name, unit] = nameAndUnit(names[i]);
             if (!units.empty()) {
-                std::string_view own = unquoted(units[i]);
+                std::string_view own = i < units.size() ? unquoted(units[i]) : "";
                 if (own.size() >= 2 && (own.front() == '[' || own.front() == '('))
                     own = trimmed(own.substr(1, own.size() - 2));
                 unit = std::string(own);

@@ -64,6 +64,13 @@ TEST_CASE("blank cells are unknown values") {
           "a[s]: 0 1 2\nb[rpm]: 1 . 3\nc[1]: . 2 4\n");
 }
 
+TEST_CASE("a header that ends with a separator may stand above units that do not") {
+    CHECK(shown(parseCsv("speed,torque,\nrpm,N.m\n2500,80,\n2550,81,\n", "x")) ==
+          "speed[rpm]: 2500 2550\ntorque[N.m]: 80 81\n[]: . .\n");
+    CHECK(shown(parseCsv("speed,torque\nrpm,N.m,\n2500,80,\n2550,81,\n", "x")) ==
+          "speed[rpm]: 2500 2550\ntorque[N.m]: 80 81\n");
+}
+
 TEST_CASE("what is wrong is said with file, line, column and remedy") {
     const std::string head = "time [s],engine_speed [rpm],torque [N.m]\n";
     CHECK(csvProblem("") == "x.csv: the file is empty. Export it from the logger again, or set the pull aside.");

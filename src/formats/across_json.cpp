@@ -141,6 +141,7 @@ Json ladderAnswer(const AcrossLadder& ladder) {
     out["builds"] = Json::array();
     for (const BuildOfDay& build : ladder.builds)
         out["builds"].push_back(build.text());
+    out["names"] = ladder.names;
     out["steps"] = Json::array();
     for (const AcrossAnswer& step : ladder.steps)
         out["steps"].push_back(pairJson(step));

@@ -38,7 +38,13 @@ void Database::openFile() {
     m_database.setConnectOptions(QStringLiteral("QSQLITE_BUSY_TIMEOUT=%1").arg(kWaitForOthers_ms));
     if (!m_database.open())
         throw DataError(Problem::LogbookUnreachable, {m_address.text(), m_database.lastError().text().toStdString()});
-    run(QStringLiteral("PRAGMA journal_mode = WAL")); // readers do not wait for writers
+    try {
+        run(QStringLiteral("PRAGMA journal_mode = WAL")); // readers do not wait for writers
+    } catch (const DataError&) {
+        if (QFileInfo(QFileInfo(file).absolutePath()).isWritable())
+            throw;
+        throw DataError(Problem::LogbookUnreachable, {m_address.text(), Statement{"logbook.folder_read_only"}});
+    }
     run(QStringLiteral("PRAGMA synchronous = NORMAL"));
     run(QStringLiteral("PRAGMA foreign_keys = ON"));
 }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
+#include "app/frame/notice_bar.h"
 #include "app/frame/settings.h"
 #include "app/logbook/found_days.h"
 #include "app/logbook/logbook_page.h"
@@ -270,33 +271,104 @@ TEST_CASE("a day of another bench is not taken for the one that lies at its plac
     CHECK(w.dialogs.errors.front().contains(u"bench-2"_s));
 }
 
-TEST_CASE("a day of another bench is opened from what the server keeps of it, as a copy among one's own") {
-    const test::OwnServer server;
-    qputenv("HILLRUN_LOGBOOK", QByteArray::fromStdString(server.address()));
-    LogbookEntry entry = entryOf(demo("day-1-flat-twin"));
-    const QByteArray package = packageOf(entry);
-    entry.host = "bench-2";
-    entry.path = "/days/flat-twin";
-    Logbook(logbookAddress(server.address())).put(entry, {}, [&](const LogbookEntry&) { return package; });
-    {
-        OpenWindow w(test::latticeDay());
-        const test::TemporaryFolder own;
-        SettingsStore().set(settings::kDaysFolder, QString::fromStdString((own.path() / "days").string()));
-        for (int time = 0; time < 2; ++time) { // the second time the copy is there
-            w.window->document().close();
-            w.window->showPage("logbook");
-            REQUIRE(listed(w, 1));
-            auto* list = w.find<QListView>("logbookList");
-            list->setCurrentIndex(list->model()->index(0, 0));
-            Q_EMIT list->activated(list->currentIndex());
-            CHECK(QTest::qWaitFor([&] { return dayId(w.window->document().day()) == entry.record.id; }, 20000));
-            CHECK(w.window->document().path() == own.path() / "days" / (entry.record.id + ".zip"));
-        }
-        CHECK(std::count_if(fs::directory_iterator(own.path() / "days"), {},
-                            [](const fs::path& one) { return one.extension() == ".zip"; }) == 1);
-        REQUIRE(w.settled());
+namespace {
+
+/// A server that keeps a day of another bench, and a folder for days here.
+class OtherBench {
+public:
+    OtherBench() {
+        qputenv("HILLRUN_LOGBOOK", QByteArray::fromStdString(m_server.address()));
+        LogbookEntry entry = entryOf(demo("day-1-flat-twin"));
+        const QByteArray package = packageOf(entry);
+        entry.host = "bench-2";
+        entry.path = "/days/flat-twin";
+        Logbook(logbookAddress(m_server.address())).put(entry, {}, [&](const LogbookEntry&) { return package; });
+        day = entry.record.id;
     }
-    qunsetenv("HILLRUN_LOGBOOK");
+    ~OtherBench() { qunsetenv("HILLRUN_LOGBOOK"); }
+    OtherBench(const OtherBench&) = delete;
+    OtherBench& operator=(const OtherBench&) = delete;
+
+    std::string day;
+    void useFolder() const { SettingsStore().set(settings::kDaysFolder, QString::fromStdString(days().string())); }
+    [[nodiscard]] fs::path copy(const char* ending = ".zip") const { return days() / (day + ending); }
+    [[nodiscard]] long copies() const {
+        return std::count_if(fs::directory_iterator(days()), {},
+                             [](const fs::path& one) { return one.extension() == ".zip"; });
+    }
+
+private:
+    [[nodiscard]] fs::path days() const { return m_own.path() / "days"; }
+    test::OwnServer m_server;
+    test::TemporaryFolder m_own;
+};
+
+void openTheOneListed(OpenWindow& w) {
+    w.window->document().close();
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 1));
+    auto* list = w.find<QListView>("logbookList");
+    list->setCurrentIndex(list->model()->index(0, 0));
+    Q_EMIT list->activated(list->currentIndex());
+}
+
+bool opened(OpenWindow& w, const fs::path& path) {
+    return QTest::qWaitFor([&] { return w.window->document().path() == path; }, 20000);
+}
+
+bool noticeSays(OpenWindow& w, const QString& words) {
+    const auto* notice = w.window->findChild<NoticeBar*>();
+    return test::waitFor([&] { return notice->isVisible() && notice->findChild<QLabel*>()->text().contains(words); });
+}
+
+void answerNotice(OpenWindow& w, const QString& text) {
+    for (auto* button : w.window->findChild<NoticeBar*>()->findChildren<QPushButton*>())
+        if (button->isVisible() && button->text() == text)
+            return button->click();
+    FAIL("no such answer");
+}
+
+} // namespace
+
+TEST_CASE("a day of another bench is opened from what the server keeps of it, as a copy among one's own") {
+    const OtherBench other;
+    OpenWindow w(test::latticeDay());
+    other.useFolder();
+    for (int time = 0; time < 2; ++time) { // the second time the copy is there
+        openTheOneListed(w);
+        CHECK(opened(w, other.copy()));
+        CHECK(dayId(w.window->document().day()) == other.day);
+        CHECK(noticeSays(w, u"A copy of a day of bench-2"_s)); // before anything is edited
+    }
+    CHECK(other.copies() == 1);
+    REQUIRE(w.settled());
+}
+
+TEST_CASE("of a copy that was edited and the logbook's it is asked which is meant") {
+    const OtherBench other;
+    OpenWindow w(test::latticeDay());
+    other.useFolder();
+    openTheOneListed(w);
+    REQUIRE(opened(w, other.copy()));
+    w.window->document().edit(u"Note"_s, [](TestDay& day) { day.note = "looked at here"; });
+    REQUIRE(w.window->document().save().empty());
+
+    openTheOneListed(w);
+    REQUIRE(noticeSays(w, u"is here already"_s));
+    CHECK(other.copies() == 1);
+    answerNotice(w, u"Open the copy here"_s);
+    REQUIRE(opened(w, other.copy()));
+    CHECK(w.window->document().day().note == "looked at here");
+
+    openTheOneListed(w);
+    REQUIRE(noticeSays(w, u"is here already"_s));
+    answerNotice(w, u"Open the logbook's beside it"_s);
+    CHECK(opened(w, other.copy("-2.zip")));
+    CHECK(w.window->document().day().note != "looked at here");
+    openTheOneListed(w); // now the logbook's is here
+    CHECK(opened(w, other.copy("-2.zip")));
+    CHECK(other.copies() == 2);
+    REQUIRE(w.settled());
 }
 
 TEST_CASE("the Cell tab says what the cell has learned") {

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/compare/compare_page.h"
 #include "app/credit/credit_page.h"
+#include "app/credit/part_table.h"
 #include "app/logbook/logbook_page.h"
 #include "app/look/words.h"
 #include "app/report/report_page.h"
@@ -11,6 +12,7 @@
 #include <QComboBox>
 #include <QListView>
 #include <QPushButton>
+#include <QToolButton>
 
 using namespace hillrun;
 using namespace Qt::StringLiterals;
@@ -45,6 +47,9 @@ TEST_CASE("a build of another day is put beside today's, read, and taken away ag
     w.window->showPage("compare");
     w.trigger("compare.earlier");
     CHECK(says(w, "answer", u"No build of another day"_s));
+    CHECK_FALSE(w.find<Board>("earlierCurves")->isVisible()); // nothing is drawn of nothing
+    CHECK_FALSE(w.find<QToolButton>("compare.remove_earlier_button")->isVisible());
+    CHECK(w.find<QToolButton>("day.earlier_button")->isVisible());
     putBeside(w, 0, 0);
     auto& page = *w.find<ComparePage>("comparePage");
     CHECK(page.isVisible());
@@ -63,8 +68,13 @@ TEST_CASE("a build of another day is put beside today's, read, and taken away ag
     // The same build of both days is not held against itself.
     w.window->selection().setPair("B", from);
     CHECK(says(w, "answer", u"same build"_s));
+    CHECK(w.find<Board>("earlierCurves")->isVisible());
+    CHECK(w.find<Board>("earlierCurves")->content().xLabels);
+    CHECK_FALSE(w.find<Board>("earlierDifference")->isVisible());
     w.window->selection().setPair(from, "B");
     CHECK(says(w, "answer", u"of 2024-06-01"_s));
+    CHECK(w.find<Board>("earlierDifference")->isVisible());
+    CHECK_FALSE(w.find<Board>("earlierCurves")->content().xLabels);
 
     w.trigger("compare.remove_earlier");
     CHECK(w.window->document().day().plan.earlier.empty());
@@ -177,6 +187,9 @@ TEST_CASE("the builds of all days stand as one ladder on Credit, and on the shee
     CHECK(stairs.size() >= 1);
     CHECK_FALSE(w.find<Board>("creditBoard")->isVisible());
     CHECK(w.text("partLines").contains(u"2024-06-01"_s));
+    const QString step = w.window->findChild<PartTable*>()->spokenItem(0);
+    CHECK(step.startsWith(u"B 600 mm collector: "_s));
+    CHECK(step.contains(u"2024-06-01"_s));
     w.trigger("credit.over_days");
     CHECK(test::waitFor([&] { return w.text("creditAnswer") == own; }));
     CHECK(w.find<Board>("creditBoard")->isVisible());

@@ -402,13 +402,14 @@ TEST_CASE("a ladder over days: its steps add up, its intervals hold together") {
     Workshop shop(11);
     shop.refitSd = 0.001;
     shop.day("d1", "2024-05-01", "ABA");
-    shop.day("d2", "2025-05-02", "BCB");
-    shop.day("d3", "2026-05-03", "CD"); // no return
+    shop.day("d2", "2025-05-02", "BCB").builds[1].name = "short pipe";
+    shop.day("d3", "2026-05-03", "CD").builds[0].name = "pipe as last year"; // no return
     for (int i = 0; i < 8; ++i)
         shop.day("h" + std::to_string(i), "2026-01-0" + std::to_string(i + 1), "AA", "Reference single");
     const DaysTogether days = daysTogether(shop.named({"d1", "d2", "d3"}), shop.all());
     const AcrossLadder ladder = acrossLadder(days, "flat twin");
     REQUIRE(ladder.builds == std::vector<BuildOfDay>{{"d1", "A"}, {"d1", "B"}, {"d2", "C"}, {"d3", "D"}});
+    CHECK(ladder.names == std::vector<std::string>{"", "", "short pipe", ""}); // of the day on which it first ran
     REQUIRE(ladder.steps.size() == 3);
     double sum = 0.0;
     for (size_t i = 0; i < 3; ++i) {

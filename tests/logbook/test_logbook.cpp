@@ -18,6 +18,7 @@
 #include <QProcess>
 #include <QTemporaryDir>
 #include <thread>
+#include <unistd.h>
 
 int runTests(int argc, char** argv);
 
@@ -538,6 +539,37 @@ TEST_CASE("a file that is no logbook is refused, and not harmed") {
     CHECK_THROWS_AS(Logbook(logbookAddress(path)), DataError);
     CHECK(fs::file_size(path) == 5000);
     CHECK_THROWS_AS(Logbook(logbookAddress(folder.path().toStdString())), DataError); // a folder
+}
+
+TEST_CASE("a file in a folder that may not be written is refused with what to do") {
+    const QTemporaryDir folder;
+    const fs::path shared = fs::path(folder.path().toStdString()) / "shared";
+    fs::create_directory(shared);
+    const LogbookAddress address = logbookAddress((shared / "book.sqlite").string());
+    Logbook(address).put(entry("d1", "2026-05-16"));
+    const auto mayWrite = [&](bool may) {
+        const auto all = fs::perms::owner_all | fs::perms::group_all | fs::perms::others_all;
+        const auto write = fs::perms::owner_write | fs::perms::group_write | fs::perms::others_write;
+        fs::permissions(shared.parent_path(), all);
+        fs::permissions(shared / "book.sqlite", (may ? all : all & ~write) & ~fs::perms::owner_exec);
+        fs::permissions(shared, may ? all : all & ~write);
+    };
+    mayWrite(false);
+    constexpr uid_t kNobody = 65534;
+    const bool wasRoot = geteuid() == 0; // who may write everywhere
+    REQUIRE((!wasRoot || setresuid(kNobody, kNobody, 0) == 0));
+    std::optional<DataError> refused;
+    try {
+        (void)Logbook(address).find(DayQuery{});
+    } catch (const DataError& error) {
+        refused = error;
+    }
+    REQUIRE((!wasRoot || setresuid(0, 0, 0) == 0));
+    mayWrite(true);
+    REQUIRE(refused);
+    CHECK(refused->problem() == Problem::LogbookUnreachable);
+    CHECK(Voice::forFiles().say(*refused).find("copy the file") != std::string::npos);
+    CHECK(Logbook(address).find(DayQuery{}).size() == 1);
 }
 
 TEST_CASE("a demo day is summed up, and found below its folder") {

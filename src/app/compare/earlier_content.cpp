@@ -30,7 +30,6 @@ BoardContent earlierCurves(const TestDay& day, const DayAnalysis& analysis, cons
     BoardContent out;
     out.title = quantityTitle(analysis, view) +
                 QObject::tr(" \u00b7 %1: %2").arg(markedText(earlier), qs(buildPhrase(earlier)));
-    out.xLabels = false;
     const auto add = [&](const std::vector<double>& rpm, const std::vector<double>& power_w, const QPen& pen,
                          const QString& label) {
         if (rpm.empty())

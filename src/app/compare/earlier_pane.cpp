@@ -34,37 +34,45 @@ EarlierPane::EarlierPane(DayDocument& document, Selection& selection, Look& look
     boards->addWidget(m_curves, 3);
     boards->addWidget(m_difference, 2);
     outer->addWidget(panel, 1);
+    outer->addStretch(0); // keeps the tools on top while there are no boards
     for (Board* board : {m_curves, m_difference})
         connect(board, &Board::cursorMoved, &m_selection, [this](double rpm) { m_selection.setCursor(rpm); });
 }
 
 QWidget* EarlierPane::makeTools(ActionRegistry& actions) {
     auto* tools = new QWidget(this);
-    auto* row = new QHBoxLayout(tools);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(px(8));
+    m_choices = new QWidget(tools);
+    const auto rowIn = [](QWidget* widget) {
+        auto* out = new QHBoxLayout(widget);
+        out->setContentsMargins(0, 0, 0, 0);
+        out->setSpacing(px(8));
+        return out;
+    };
+    auto* row = rowIn(tools);
+    auto* choices = rowIn(m_choices);
     const auto box = [&](const QString& name, const QString& label) {
-        auto* out = new QComboBox(tools);
+        auto* out = new QComboBox(m_choices);
         out->setObjectName(name);
         out->setAccessibleName(label);
         out->setToolTip(label);
         out->setMinimumWidth(px(180));
         out->setSizeAdjustPolicy(QComboBox::AdjustToContents);
-        row->addWidget(out);
+        choices->addWidget(out);
         return out;
     };
     m_earlier = box(u"earlierChoice"_s, tr("Build of another day"));
-    row->addWidget(new PlainLabel(u"\u2192"_s, tools));
+    choices->addWidget(new PlainLabel(u"\u2192"_s, m_choices));
     m_today = box(u"todayChoice"_s, tr("Build of today"));
-    const auto button = [&](const char* id) {
-        auto* out = new QToolButton(tools);
+    const auto button = [&](const char* id, QWidget* parent, QHBoxLayout* into) {
+        auto* out = new QToolButton(parent);
         out->setObjectName(QLatin1StringView(id) + u"_button"_s);
         out->setDefaultAction(actions.get(id));
         out->setToolButtonStyle(Qt::ToolButtonTextOnly);
-        row->addWidget(out);
+        into->addWidget(out);
     };
-    button("day.earlier");
-    button("compare.remove_earlier");
+    button("compare.remove_earlier", m_choices, choices);
+    row->addWidget(m_choices);
+    button("day.earlier", tools, row);
     row->addStretch(1);
     connect(m_earlier, &QComboBox::activated, this, &EarlierPane::changed);
     connect(m_today, &QComboBox::activated, this, [this] {
@@ -99,15 +107,15 @@ void EarlierPane::refreshChoices() {
     for (const Build& build : m_document.day().builds)
         m_today->addItem(qs(build.name.empty() ? build.id : build.id + " " + build.name), qs(build.id));
     m_today->setCurrentIndex(m_today->findData(qs(m_selection.to())));
-    const bool any = !earlier.empty();
-    m_earlier->setVisible(any);
-    m_today->setVisible(any);
+    m_choices->setVisible(!earlier.empty());
 }
 
 void EarlierPane::refresh() {
     refreshChoices();
     const auto analysis = m_document.analysis();
     const BuildOfDay* earlier = shown();
+    m_boards->setVisible(analysis && earlier); // the answer says what to do
+    m_difference->setVisible(pair() != nullptr);
     if (!analysis || !earlier) {
         m_curves->setContent({});
         m_difference->setContent({});
@@ -118,6 +126,8 @@ void EarlierPane::refresh() {
     BoardContent curves = earlierCurves(m_document.day(), *analysis, over, *earlier, view, m_look.theme());
     BoardContent difference = earlierDifference(pair(), m_look.theme());
     difference.xRange = curves.xRange;
+    curves.xLabels = pair() == nullptr; // else the board below says it
+    curves.xTitle = difference.xTitle;
     m_curves->setContent(std::move(curves));
     m_difference->setContent(std::move(difference));
     refreshCursor();

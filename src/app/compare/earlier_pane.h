@@ -47,6 +47,7 @@ private:
     OtherDays& m_otherDays;
     QComboBox* m_earlier = nullptr;
     QComboBox* m_today = nullptr;
+    QWidget* m_choices = nullptr; ///< both, and what takes the earlier one away
     QWidget* m_boards = nullptr;
     Board* m_curves = nullptr;
     Board* m_difference = nullptr;

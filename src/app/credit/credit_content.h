@@ -70,6 +70,7 @@ CreditNet netOf(const TestDay& day, const Credit& credit, const CreditLook& look
 /// A row of the table of parts.
 struct PartRow {
     QString name;
+    QString when;    ///< of a ladder over days: when it first ran
     QString gain;    ///< for the use, as the view has it
     QString percent; ///< of the base
     QString share;   ///< of the whole; a dash while the whole is not proven

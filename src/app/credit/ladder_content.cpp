@@ -69,7 +69,10 @@ std::vector<PartRow> ladderRows(const AcrossLadder& ladder) {
     std::vector<PartRow> out;
     for (size_t i = 0; i < ladder.steps.size(); ++i) {
         PartRow row;
-        row.name = qs(buildPhrase(ladder.steps[i].to));
+        const BuildOfDay& build = ladder.steps[i].to;
+        const std::string& name = ladder.names[i + 1];
+        row.name = qs(name.empty() ? build.build : build.build + " " + name);
+        row.when = qs(build.date);
         row.gain = gainText(ladder.steps[i]);
         row.percent = QObject::tr("%1 over %2").arg(gainText(ladder.fromBase[i]), qs(ladder.builds.front().build));
         row.mark = markOf(ladder.steps[i]);

@@ -24,7 +24,7 @@ const QString kBetween = u" \u00B7 "_s;
 /// What stands in the third line.
 QString besides(const PartRow& row) {
     QStringList out;
-    for (const QString& one : {row.share, row.price, row.mass, row.expected})
+    for (const QString& one : {row.when, row.share, row.price, row.mass, row.expected})
         if (!one.isEmpty())
             out << one;
     return out.join(kBetween);

@@ -6,7 +6,7 @@
 #include <QImage>
 
 // Pages of a PDF as pictures. The library for it drags in fifteen others, a tenth of what the window takes to start;
-// so it stands in a module, lib/hillrun/hillrun-pdf.so, that is loaded when the first PDF is opened.
+// so it stands in a module, lib/hillrun/modules/hillrun-pdf.so, that is loaded when the first PDF is opened.
 
 namespace hillrun {
 

@@ -22,7 +22,7 @@ constexpr double kMostPixels = 40e6;
     throw DataError(problem, std::move(details), {.file = name});
 }
 
-QString modulePath() { return QCoreApplication::applicationDirPath() + u"/../lib/hillrun/hillrun-pdf.so"_s; }
+QString modulePath() { return QCoreApplication::applicationDirPath() + u"/../lib/hillrun/modules/hillrun-pdf.so"_s; }
 
 const char* faultId(PdfFault fault) {
     switch (fault) {

@@ -2,13 +2,8 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/files/day_files.h"
 
-#include "app/curve/trace_dialog.h"
-#include "app/curve/typed_curve_dialog.h"
-#include "app/import/import_dialog.h"
-#include "app/look/words.h"
-#include "core/errors/data_error.h"
+#include "app/frame/guarded.h"
 #include "core/errors/shown_text.h"
-#include "formats/budget.h"
 #include "formats/day_diff.h"
 #include "formats/day_store.h"
 #include "formats/file_io.h"
@@ -19,6 +14,7 @@
 #include <QDate>
 #include <QFileInfo>
 #include <QStandardPaths>
+#include <utility>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
@@ -32,15 +28,24 @@ bool looksLikeDay(const fs::path& path) {
     return fs::is_directory(path) || path.filename() == "day.json" || (isZipPath(path) && holdsDay(path));
 }
 
-/// "day", "day-2", "day-3.zip" ...: the first that is not there.
-fs::path besidePath(const fs::path& path) {
+/// "day", "day-2", "day-3.zip" ...
+fs::path numbered(const fs::path& path, int n) {
+    return n < 2 ? path
+                 : path.parent_path() / fmt::format("{}-{}{}", path.stem().string(), n, path.extension().string());
+}
+
+/// Those that are there; what follows them is `numbered(path, there + 1)`.
+std::vector<fs::path> numberedThere(const fs::path& path) {
+    std::vector<fs::path> out;
     std::error_code error;
-    for (int n = 2;; ++n) {
-        const fs::path out =
-            path.parent_path() / fmt::format("{}-{}{}", path.stem().string(), n, path.extension().string());
-        if (!fs::exists(out, error))
-            return out;
-    }
+    while (fs::exists(numbered(path, static_cast<int>(out.size()) + 1), error))
+        out.push_back(numbered(path, static_cast<int>(out.size()) + 1));
+    return out;
+}
+
+/// The first of them that is not there, but never the path itself.
+fs::path besidePath(const fs::path& path) {
+    return numbered(path, std::max(2, static_cast<int>(numberedThere(path).size()) + 1));
 }
 
 /// A name from outside as a file's: letters, digits, '-' and '_'.
@@ -58,13 +63,9 @@ fs::path placeOfDay(const fs::path& path) {
 } // namespace
 
 DayFiles::DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Selection& selection,
-                   SettingsStore& settings, NoticeBar& notice, Look& look)
+                   SettingsStore& settings, NoticeBar& notice)
     : QObject(window), m_window(window), m_dialogs(dialogs), m_document(document), m_selection(selection),
-      m_settings(settings), m_notice(notice), m_look(look), m_offers(window, dialogs, document, selection, notice) {
-    connect(&m_importReader, &ImportReader::done, this, [this](const ReadFiles& read) {
-        m_notice.hide();
-        showImport(read);
-    });
+      m_settings(settings), m_notice(notice), m_offers(window, dialogs, document, selection, notice) {
     connect(&m_reader, &DayReader::opened, this, &DayFiles::take);
     connect(&m_reader, &DayReader::failed, this, [this](const fs::path&, const QString& message) {
         m_notice.hide();
@@ -74,7 +75,7 @@ DayFiles::DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Sel
     connect(&m_document, &DayDocument::notKept, this, [this](const QString& why) {
         m_notice.say(tr("Edits cannot be kept against a crash: %1 Save soon.").arg(why), {{tr("Understood"), nullptr}});
     });
-    connect(&m_offers, &DayOffers::tookIn, this, &DayFiles::imported);
+    connect(&m_offers, &DayOffers::tookIn, this, &DayFiles::tookIn);
     connect(&m_offers, &DayOffers::wantsSave, this, [this] { save(); });
     connect(&m_offers, &DayOffers::wantsDay, this, &DayFiles::openKept);
 }
@@ -130,8 +131,10 @@ void DayFiles::givePlace() {
 }
 
 void DayFiles::openDemo(const fs::path& path) {
-    if (QFileInfo(qs(path.string())).isWritable())
-        return open(path);
+    if (QFileInfo(qs(path.string())).isWritable()) {
+        open(path);
+        return;
+    }
     const fs::path own = daysFolder() / path.filename();
     std::error_code error;
     fs::create_directories(own.parent_path(), error);
@@ -143,28 +146,45 @@ void DayFiles::openDemo(const fs::path& path) {
     open(error ? path : own);
 }
 
-void DayFiles::openCopy(const std::string& id, std::string_view package) {
-    fs::path own = daysFolder() / (fileNameFrom(id) + ".zip");
-    const bool written = guarded(tr("The copy of the day could not be written"), [&] {
-        std::error_code error;
-        if (fs::exists(own, error) && readFileText(own) == package) // copied before, and unchanged
-            return;
-        if (fs::exists(own, error))
-            own = besidePath(own);
-        fs::create_directories(own.parent_path(), error); // when it fails writing says so
-        writeFileSafely(own, package);
+void DayFiles::openCopy(const std::string& id, const std::string& host, std::string package) {
+    const fs::path own = daysFolder() / (fileNameFrom(id) + ".zip");
+    const auto holdsIt = [&](const fs::path& path) { return readFileText(path) == package; };
+    (void)guarded(m_dialogs, m_window, tr("The copy of the day could not be written"), [&] {
+        const std::vector<fs::path> copies = numberedThere(own);
+        if (const auto same = std::find_if(copies.begin(), copies.end(), holdsIt); same != copies.end())
+            return openCopyAt(*same, host);
+        const auto openTheirs = [this, own, host, package] {
+            (void)guarded(m_dialogs, m_window, tr("The copy of the day could not be written"), [&] {
+                const fs::path target = numbered(own, static_cast<int>(numberedThere(own).size()) + 1);
+                std::error_code error;
+                fs::create_directories(target.parent_path(), error); // when it fails writing says so
+                writeFileSafely(target, package);
+                openCopyAt(target, host);
+            });
+        };
+        if (copies.empty())
+            return openTheirs();
+        m_notice.say(tr("A copy of this day is here already, and it differs from the one in the logbook."),
+                     {{tr("Open the copy here"), [this, mine = copies.back(), host] { openCopyAt(mine, host); }},
+                      {tr("Open the logbook's beside it"), openTheirs}});
     });
-    if (written)
-        open(own);
 }
 
-void DayFiles::open(const fs::path& path) {
+void DayFiles::openCopyAt(const fs::path& path, const std::string& host) {
+    if (open(path))
+        m_sayWhenOpen = tr("A copy of a day of %1. What is edited and saved here stays here: the logbook keeps theirs.")
+                            .arg(qs(shownText(host)));
+}
+
+bool DayFiles::open(const fs::path& path) {
     if (!mayLeaveDay())
-        return;
+        return false;
     m_offers.stop();
+    m_sayWhenOpen.clear();
     m_notice.say(tr("Reading %1 \u2026").arg(qs(shownText(path.filename().string(), 60))),
                  {{tr("Cancel"), [this] { m_reader.cancel(); }}});
     m_reader.read(placeOfDay(path));
+    return true;
 }
 
 void DayFiles::reload(bool takeOver) {
@@ -172,16 +192,13 @@ void DayFiles::reload(bool takeOver) {
     m_reader.read(m_document.path(), takeOver); // edits that are not saved are kept when the day is shown anew
 }
 
-bool DayFiles::openAny(const QStringList& paths) {
-    for (const QString& path : paths)
-        if (looksLikeDay(toPath(path))) {
-            open(toPath(path));
-            return true;
-        }
-    QStringList files = paths;
-    files.sort();
-    import(files);
-    return false;
+bool DayFiles::openDayAmong(const QStringList& paths) {
+    const auto day =
+        std::find_if(paths.begin(), paths.end(), [](const QString& path) { return looksLikeDay(toPath(path)); });
+    if (day == paths.end())
+        return false;
+    open(toPath(*day));
+    return true;
 }
 
 void DayFiles::take(const fs::path& path, const OpenedDay& opened, bool takeOver) {
@@ -198,6 +215,8 @@ void DayFiles::take(const fs::path& path, const OpenedDay& opened, bool takeOver
         m_notice.say(tr("This day cannot be written where it is (%1). Edits can be saved elsewhere.")
                          .arg(m_document.accessWords()),
                      {{tr("Understood"), nullptr}});
+    if (const QString words = std::exchange(m_sayWhenOpen, {}); !words.isEmpty() && !m_notice.isVisible())
+        m_notice.say(words, {{tr("Understood"), nullptr}});
 }
 
 void DayFiles::tellInUse() {
@@ -211,8 +230,10 @@ void DayFiles::openKept(const KeptDay& kept) {
     std::error_code error;
     const fs::path home = kept.note.dayPath;
     const bool ofThis = m_document.isOpen() && !home.empty() && fs::equivalent(home, m_document.path(), error);
-    if (!home.empty() && !ofThis && fs::exists(home, error))
-        return open(home);
+    if (!home.empty() && !ofThis && fs::exists(home, error)) {
+        open(home);
+        return;
+    }
     if (!mayLeaveDay())
         return;
     FileLock claim;
@@ -220,7 +241,7 @@ void DayFiles::openKept(const KeptDay& kept) {
         m_dialogs.showError(m_window, tr("Another window has taken the edits in"), tr("Look at the day there."));
         return;
     }
-    guarded(tr("The kept day could not be read"), [&] {
+    guarded(m_dialogs, m_window, tr("The kept day could not be read"), [&] {
         TestDay day = readKept(kept);
         if (!home.empty())
             day.name += tr(" (kept)").toStdString();
@@ -231,7 +252,7 @@ void DayFiles::openKept(const KeptDay& kept) {
         m_document.waitUntilKept(); // in this session's own keeping, before the old one goes
         claim.release();
         removeKept(kept);
-        Q_EMIT imported();
+        Q_EMIT tookIn();
     });
 }
 
@@ -243,7 +264,7 @@ void DayFiles::askAboutChangedDay() {
 }
 
 void DayFiles::tellDifferences() {
-    guarded(tr("The day on disk cannot be read"), [this] {
+    guarded(m_dialogs, m_window, tr("The day on disk cannot be read"), [this] {
         const auto lines = dayDifferences(m_document.day(), readDay(m_document.path(), BadPulls::Keep));
         QStringList words;
         for (const Statement& line : lines)
@@ -274,158 +295,6 @@ void DayFiles::fillRecentMenu(QMenu& menu) {
     }
     if (menu.isEmpty())
         menu.addAction(tr("none yet"))->setEnabled(false);
-}
-
-void DayFiles::import(const QStringList& all) {
-    QStringList paths;
-    for (const QString& path : all)
-        if (isSheetPath(path))
-            trace(path);
-        else
-            paths << path;
-    if (paths.isEmpty())
-        return;
-    std::vector<fs::path> files;
-    std::uintmax_t bytes = 0;
-    for (const QString& path : paths) {
-        files.push_back(toPath(path));
-        std::error_code error;
-        const auto size = fs::file_size(files.back(), error);
-        bytes += error ? 0 : size;
-    }
-    if (bytes <= kReadAtOnce) {
-        showImport(readForImport(files, m_document.day()));
-        return;
-    }
-    const auto tell = [this, count = paths.size()](const QString& percent) {
-        m_notice.say(tr("Reading %1\u2026%2").arg(counted("count.files", count), percent),
-                     {{tr("Cancel"), [this] {
-                           m_importReader.cancel();
-                           m_notice.hide();
-                       }}});
-    };
-    disconnect(m_importProgress);
-    m_importProgress = connect(&m_importReader, &ImportReader::progressed, this,
-                               [tell](int percent) { tell(u" %1 %"_s.arg(percent)); });
-    tell({});
-    m_importReader.run(
-        [files, day = m_document.day()](const ReadWatch& watch) { return readForImport(files, day, watch); });
-}
-
-void DayFiles::showImport(const ReadFiles& read) {
-    if (!read.problems.isEmpty())
-        m_dialogs.showError(m_window,
-                            read.problems.size() == 1 ? tr("A file could not be read")
-                                                      : tr("%1 files could not be read").arg(read.problems.size()),
-                            read.problems.join(u"\n\n"_s));
-    if (read.files.empty())
-        return;
-    auto* dialog = new ImportDialog(m_document.day(), read.files, m_look.theme(), m_window);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QDialog::accepted, this, [this, dialog] { takeImport(dialog->files()); });
-    dialog->open();
-}
-
-void DayFiles::takeImport(const std::vector<ImportFile>& files) {
-    std::vector<ImportFile> pulls;
-    std::vector<ImportFile> logs;
-    for (const ImportFile& file : files)
-        (isLog(file) ? logs : pulls).push_back(file);
-    if (!pulls.empty())
-        takePulls(pulls);
-    layLogs(std::move(logs));
-}
-
-void DayFiles::layLogs(std::vector<ImportFile> logs) {
-    if (logs.empty())
-        return;
-    const ImportFile first = logs.front();
-    logs.erase(logs.begin());
-    (void)guarded(tr("The log could not be read"), [&] {
-        auto* dialog = new LayLogDialog(m_document.day(), m_selection.pull(), first, m_look.theme(), m_window);
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        connect(dialog, &QDialog::accepted, this, [this, dialog] { takeLog(*dialog); });
-        connect(dialog, &QDialog::finished, this, [this, logs] { layLogs(logs); });
-        dialog->open();
-    });
-}
-
-void DayFiles::takeLog(const LayLogDialog& dialog) {
-    (void)guarded(tr("The log could not be laid on"), [&] {
-        m_document.edit(tr("Lay on %1").arg(qs(logNameOf(dialog.file()))), [&](TestDay& day) {
-            for (const LayLogDialog::Chosen& one : dialog.chosen())
-                if (Pull* pull = findPull(day, one.pull); pull && ownRows(*pull))
-                    layOn(*pull, logFor(*pull, dialog.file(), one.clock));
-        });
-    });
-    Q_EMIT imported();
-}
-
-void DayFiles::beginDayIfNone() {
-    if (m_document.isOpen())
-        return;
-    TestDay day;
-    day.name = tr("New day").toStdString();
-    day.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
-    m_document.show(day, {});
-}
-
-void DayFiles::trace(const QString& path) {
-    (void)guarded(tr("The picture could not be opened"), [&] {
-        SheetFile sheet{toPath(path).filename().string(),
-                        std::make_shared<const std::string>(readFileText(toPath(path), budget::kFile))};
-        auto* dialog =
-            new TraceDialog(m_document.day(), std::move(sheet), m_selection.units(), m_look.theme(), m_window);
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        connect(dialog, &QDialog::accepted, this,
-                [this, dialog] { takeCurves(tr("Trace %1"), dialog->curves(), dialog->sheet()); });
-        dialog->open();
-    });
-}
-
-void DayFiles::typeCurve() {
-    auto* dialog = new TypedCurveDialog(m_document.day(), m_selection.units(), m_look, m_window);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QDialog::accepted, this, [this, dialog] { takeCurves(tr("Type %1"), {dialog->curve()}, {}); });
-    dialog->open();
-}
-
-void DayFiles::takeCurves(const QString& what, const std::vector<NewCurve>& curves, const SheetFile& sheet) {
-    beginDayIfNone();
-    const bool done = guarded(tr("The curve could not be taken"), [&] {
-        m_document.edit(what.arg(counted("count.curves", static_cast<qsizetype>(curves.size()))),
-                        [&](TestDay& day) { (void)addCurves(day, curves, sheet, m_document.path()); });
-    });
-    if (done)
-        Q_EMIT imported();
-}
-
-void DayFiles::takePulls(const std::vector<ImportFile>& files) {
-    beginDayIfNone();
-    const bool done = guarded(tr("The files could not be imported"), [&] {
-        qsizetype pulls = 0;
-        for (const ImportFile& file : files)
-            pulls += std::count_if(file.gathered->pulls.begin(), file.gathered->pulls.end(),
-                                   [](const GatheredPull& pull) { return pull.use; });
-        m_document.edit(tr("Import %1").arg(counted("count.pulls", pulls)), [&](TestDay& day) {
-            for (const ImportFile& file : files)
-                (void)addImported(day, file, m_document.path());
-        });
-    });
-    if (!done)
-        return;
-    Q_EMIT imported();
-    m_offers.ask(); // rows that the day has already
-}
-
-bool DayFiles::guarded(const QString& what, const std::function<void()>& work) {
-    try {
-        work();
-        return true;
-    } catch (const DataError& error) {
-        m_dialogs.showError(m_window, what, errorText(error));
-        return false;
-    }
 }
 
 bool DayFiles::mayLeaveDay() {
@@ -463,7 +332,8 @@ bool DayFiles::save() {
 
 bool DayFiles::saveTo(const fs::path& target) {
     std::vector<Statement> leftBehind;
-    if (!guarded(tr("The day could not be saved"), [&] { leftBehind = m_document.saveAs(target); }))
+    if (!guarded(m_dialogs, m_window, tr("The day could not be saved"),
+                 [&] { leftBehind = m_document.saveAs(target); }))
         return false;
     addRecent(target);
     tellSaved(tr("Saved to %1.").arg(qs(shownText(target.string()))), leftBehind);
@@ -500,7 +370,7 @@ void DayFiles::exportTo(const QString& title, const QString& ending, const QStri
         return;
     if (!target->endsWith(ending.mid(ending.lastIndexOf(u'.')), Qt::CaseInsensitive))
         *target += ending;
-    if (guarded(tr("The file could not be written"), [&] { write(toPath(*target)); }))
+    if (guarded(m_dialogs, m_window, tr("The file could not be written"), [&] { write(toPath(*target)); }))
         m_notice.mention(tr("Written: %1").arg(*target));
 }
 

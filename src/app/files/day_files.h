@@ -9,41 +9,32 @@
 #include "app/frame/dialogs.h"
 #include "app/frame/notice_bar.h"
 #include "app/frame/settings.h"
-#include "app/import/import_reader.h"
-#include "app/import/lay_log_dialog.h"
-#include "app/look/theme.h"
-#include "formats/import_curves.h"
 
 #include <QMenu>
 
 namespace hillrun {
 
-/// Everything that brings a day from the disk and back: new, open, save, import, export, recent days, and who may
-/// write. Asks through the dialogs, tells through the notice bar.
+/// Everything that brings a day from the disk and back: new, open, save, export, recent days, and who may write. Asks
+/// through the dialogs, tells through the notice bar.
 class DayFiles : public QObject {
     Q_OBJECT
 public:
     DayFiles(QWidget* window, Dialogs& dialogs, DayDocument& document, Selection& selection, SettingsStore& settings,
-             NoticeBar& notice, Look& look);
+             NoticeBar& notice);
 
     void newDay();
-    void open(const std::filesystem::path& path);
+    bool open(const std::filesystem::path& path); ///< false when the open day is not to be left
     /// A day that ships with the program: a copy among one's own days where it may not be written.
     void openDemo(const std::filesystem::path& path);
-    /// A package that a logbook keeps of another bench's day, as a copy among one's own days.
-    void openCopy(const std::string& id, std::string_view package);
+    /// A package that a logbook keeps of another bench's day, as a copy among one's own days. One that was copied
+    /// before and edited since is not passed by: it is asked which is meant. `host`: that bench.
+    void openCopy(const std::string& id, const std::string& host, std::string package);
     [[nodiscard]] QStringList recent() const { return m_settings.get(settings::kRecent); }
-    /// What was dropped on the window or named on the command line: a day, or logger files.
-    bool openAny(const QStringList& paths); ///< true when a day is being read
-    /// Logger files, and pictures of sheets to be traced.
-    void import(const QStringList& paths);
-    /// Opens the window that traces curves from a picture.
-    void trace(const QString& path);
-    /// Opens the window for a curve that is typed.
-    void typeCurve();
+    /// The first of these that is a day; false when none is.
+    bool openDayAmong(const QStringList& paths);
     /// Days and recordings that were kept, and what else wants a decision.
     void offerKept() { m_offers.askAboutEverything(); }
-    void offerKeptAtStart() { m_offers.ask(); }
+    void offerWhatIsDoubtful() { m_offers.ask(); }
     bool mayLeaveDay(); ///< asks about edits that are not saved
     bool save();
     bool saveAs();
@@ -52,13 +43,14 @@ public:
     void fillRecentMenu(QMenu& menu);
 
 Q_SIGNALS:
-    void begun();    ///< a new day is there to be prepared
-    void imported(); ///< pulls came in
-    void stored();   ///< the day has a place on disk
-    void saved();    ///< it stands there as it is here
+    void begun();  ///< a new day is there to be prepared
+    void tookIn(); ///< what was kept came in
+    void stored(); ///< the day has a place on disk
+    void saved();  ///< it stands there as it is here
 
 private:
     void take(const std::filesystem::path& path, const OpenedDay& opened, bool takeOver);
+    void openCopyAt(const std::filesystem::path& path, const std::string& host);
     void reload(bool takeOver);
     void openKept(const KeptDay& kept);
     void tellInUse();
@@ -69,17 +61,7 @@ private:
     bool saveBeside();
     bool saveTo(const std::filesystem::path& target);
     void tellSaved(const QString& words, const std::vector<Statement>& leftBehind);
-    void showImport(const ReadFiles& read);
-    void takeImport(const std::vector<ImportFile>& files);
-    void takePulls(const std::vector<ImportFile>& files);
-    /// Opens the window for the first of these logs, and for the others when that is done.
-    void layLogs(std::vector<ImportFile> logs);
-    void takeLog(const LayLogDialog& dialog);
-    void beginDayIfNone();
-    void takeCurves(const QString& what, const std::vector<NewCurve>& curves, const SheetFile& sheet);
     void addRecent(const std::filesystem::path& path);
-    /// Runs something that may throw a DataError and shows its message. True when it went well.
-    bool guarded(const QString& what, const std::function<void()>& work);
 
     QWidget* m_window;
     Dialogs& m_dialogs;
@@ -87,10 +69,8 @@ private:
     Selection& m_selection;
     SettingsStore& m_settings;
     NoticeBar& m_notice;
-    Look& m_look;
     DayReader m_reader;
-    ImportReader m_importReader;
-    QMetaObject::Connection m_importProgress;
+    QString m_sayWhenOpen; ///< of the day that is being read
     DayOffers m_offers;
 };
 

@@ -243,7 +243,7 @@ void LogbookPage::openDay() {
         this, [id = day->id](Logbook& logbook) { return logbook.package(id); },
         [this, day = *day](const std::optional<QByteArray>& package) {
             if (package)
-                return m_files.openCopy(day.id, {package->constData(), static_cast<size_t>(package->size())});
+                return m_files.openCopy(day.id, day.host, package->toStdString());
             m_dialogs.showError(m_actions.window(), tr("The day is not where it was"),
                                 tr("%1 on %2 is not there. If it was moved, open it from its new place and save it.")
                                     .arg(qs(shownText(day.path)), qs(shownText(day.host))));

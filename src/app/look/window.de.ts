@@ -3206,54 +3206,6 @@
         <translation>noch keine</translation>
     </message>
     <message>
-        <source>Reading %1…%2</source>
-        <translation>%1 wird gelesen …%2</translation>
-    </message>
-    <message>
-        <source>A file could not be read</source>
-        <translation>Eine Datei war nicht lesbar</translation>
-    </message>
-    <message>
-        <source>%1 files could not be read</source>
-        <translation>%1 Dateien waren nicht lesbar</translation>
-    </message>
-    <message>
-        <source>The log could not be read</source>
-        <translation>Die Aufzeichnung war nicht lesbar</translation>
-    </message>
-    <message>
-        <source>The log could not be laid on</source>
-        <translation>Die Aufzeichnung ließ sich nicht auflegen</translation>
-    </message>
-    <message>
-        <source>Lay on %1</source>
-        <translation>%1 auflegen</translation>
-    </message>
-    <message>
-        <source>The picture could not be opened</source>
-        <translation>Das Bild ließ sich nicht öffnen</translation>
-    </message>
-    <message>
-        <source>Trace %1</source>
-        <translation>%1 nachzeichnen</translation>
-    </message>
-    <message>
-        <source>Type %1</source>
-        <translation>%1 eintippen</translation>
-    </message>
-    <message>
-        <source>The curve could not be taken</source>
-        <translation>Die Kurve ließ sich nicht übernehmen</translation>
-    </message>
-    <message>
-        <source>The files could not be imported</source>
-        <translation>Die Dateien ließen sich nicht übernehmen</translation>
-    </message>
-    <message>
-        <source>Import %1</source>
-        <translation>%1 übernehmen</translation>
-    </message>
-    <message>
         <source>Saved.</source>
         <translation>Gesichert.</translation>
     </message>
@@ -3292,6 +3244,81 @@
     <message>
         <source>The copy of the day could not be written</source>
         <translation>Die Kopie des Tages konnte nicht geschrieben werden</translation>
+    </message>
+    <message>
+        <source>A copy of this day is here already, and it differs from the one in the logbook.</source>
+        <translation>Eine Kopie dieses Tages ist schon hier, und sie weicht von der im Logbuch ab.</translation>
+    </message>
+    <message>
+        <source>Open the copy here</source>
+        <translation>Die Kopie hier öffnen</translation>
+    </message>
+    <message>
+        <source>Open the logbook&apos;s beside it</source>
+        <translation>Die des Logbuchs daneben öffnen</translation>
+    </message>
+    <message>
+        <source>A copy of a day of %1. What is edited and saved here stays here: the logbook keeps theirs.</source>
+        <translation>Eine Kopie eines Tages von %1. Was hier geändert und gesichert wird, bleibt hier: das Logbuch behält ihren.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::DayImports</name>
+    <message>
+        <source>Reading %1…%2</source>
+        <translation>%1 wird gelesen …%2</translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation>Abbrechen</translation>
+    </message>
+    <message>
+        <source>A file could not be read</source>
+        <translation>Eine Datei war nicht lesbar</translation>
+    </message>
+    <message>
+        <source>%1 files could not be read</source>
+        <translation>%1 Dateien waren nicht lesbar</translation>
+    </message>
+    <message>
+        <source>The log could not be read</source>
+        <translation>Die Aufzeichnung war nicht lesbar</translation>
+    </message>
+    <message>
+        <source>The log could not be laid on</source>
+        <translation>Die Aufzeichnung ließ sich nicht auflegen</translation>
+    </message>
+    <message>
+        <source>Lay on %1</source>
+        <translation>%1 auflegen</translation>
+    </message>
+    <message>
+        <source>New day</source>
+        <translation>Neuer Tag</translation>
+    </message>
+    <message>
+        <source>The picture could not be opened</source>
+        <translation>Das Bild ließ sich nicht öffnen</translation>
+    </message>
+    <message>
+        <source>Trace %1</source>
+        <translation>%1 nachzeichnen</translation>
+    </message>
+    <message>
+        <source>Type %1</source>
+        <translation>%1 eintippen</translation>
+    </message>
+    <message>
+        <source>The curve could not be taken</source>
+        <translation>Die Kurve ließ sich nicht übernehmen</translation>
+    </message>
+    <message>
+        <source>The files could not be imported</source>
+        <translation>Die Dateien ließen sich nicht übernehmen</translation>
+    </message>
+    <message>
+        <source>Import %1</source>
+        <translation>%1 übernehmen</translation>
     </message>
 </context>
 <context>

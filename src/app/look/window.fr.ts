@@ -3206,54 +3206,6 @@
         <translation>aucune encore</translation>
     </message>
     <message>
-        <source>Reading %1…%2</source>
-        <translation>Lecture de %1…%2</translation>
-    </message>
-    <message>
-        <source>A file could not be read</source>
-        <translation>Un fichier n&apos;a pu être lu</translation>
-    </message>
-    <message>
-        <source>%1 files could not be read</source>
-        <translation>%1 fichiers n&apos;ont pu être lus</translation>
-    </message>
-    <message>
-        <source>The log could not be read</source>
-        <translation>L&apos;enregistrement n&apos;a pu être lu</translation>
-    </message>
-    <message>
-        <source>The log could not be laid on</source>
-        <translation>L&apos;enregistrement n&apos;a pu être posé</translation>
-    </message>
-    <message>
-        <source>Lay on %1</source>
-        <translation>Poser %1</translation>
-    </message>
-    <message>
-        <source>The picture could not be opened</source>
-        <translation>L&apos;image n&apos;a pu être ouverte</translation>
-    </message>
-    <message>
-        <source>Trace %1</source>
-        <translation>Relever %1</translation>
-    </message>
-    <message>
-        <source>Type %1</source>
-        <translation>Saisir %1</translation>
-    </message>
-    <message>
-        <source>The curve could not be taken</source>
-        <translation>La courbe n&apos;a pu être prise</translation>
-    </message>
-    <message>
-        <source>The files could not be imported</source>
-        <translation>Les fichiers n&apos;ont pu être importés</translation>
-    </message>
-    <message>
-        <source>Import %1</source>
-        <translation>Importer %1</translation>
-    </message>
-    <message>
         <source>Saved.</source>
         <translation>Sauvé.</translation>
     </message>
@@ -3292,6 +3244,81 @@
     <message>
         <source>The copy of the day could not be written</source>
         <translation>La copie de la journée n&apos;a pas pu être écrite</translation>
+    </message>
+    <message>
+        <source>A copy of this day is here already, and it differs from the one in the logbook.</source>
+        <translation>Une copie de cette journée est déjà ici, et elle diffère de celle du carnet.</translation>
+    </message>
+    <message>
+        <source>Open the copy here</source>
+        <translation>Ouvrir la copie qui est ici</translation>
+    </message>
+    <message>
+        <source>Open the logbook&apos;s beside it</source>
+        <translation>Ouvrir celle du carnet à côté</translation>
+    </message>
+    <message>
+        <source>A copy of a day of %1. What is edited and saved here stays here: the logbook keeps theirs.</source>
+        <translation>Une copie d’une journée de %1. Ce qui est modifié et sauvé ici reste ici : le carnet garde la leur.</translation>
+    </message>
+</context>
+<context>
+    <name>hillrun::DayImports</name>
+    <message>
+        <source>Reading %1…%2</source>
+        <translation>Lecture de %1…%2</translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation>Abandonner</translation>
+    </message>
+    <message>
+        <source>A file could not be read</source>
+        <translation>Un fichier n&apos;a pu être lu</translation>
+    </message>
+    <message>
+        <source>%1 files could not be read</source>
+        <translation>%1 fichiers n&apos;ont pu être lus</translation>
+    </message>
+    <message>
+        <source>The log could not be read</source>
+        <translation>L&apos;enregistrement n&apos;a pu être lu</translation>
+    </message>
+    <message>
+        <source>The log could not be laid on</source>
+        <translation>L&apos;enregistrement n&apos;a pu être posé</translation>
+    </message>
+    <message>
+        <source>Lay on %1</source>
+        <translation>Poser %1</translation>
+    </message>
+    <message>
+        <source>New day</source>
+        <translation>Nouvelle journée</translation>
+    </message>
+    <message>
+        <source>The picture could not be opened</source>
+        <translation>L&apos;image n&apos;a pu être ouverte</translation>
+    </message>
+    <message>
+        <source>Trace %1</source>
+        <translation>Relever %1</translation>
+    </message>
+    <message>
+        <source>Type %1</source>
+        <translation>Saisir %1</translation>
+    </message>
+    <message>
+        <source>The curve could not be taken</source>
+        <translation>La courbe n&apos;a pu être prise</translation>
+    </message>
+    <message>
+        <source>The files could not be imported</source>
+        <translation>Les fichiers n&apos;ont pu être importés</translation>
+    </message>
+    <message>
+        <source>Import %1</source>
+        <translation>Importer %1</translation>
     </message>
 </context>
 <context>

@@ -27,7 +27,10 @@ PageView* makePreparePage(const Workplace& at, QWidget* parent) {
     StartPanel& start = out->start();
     QObject::connect(&start, &StartPanel::dayChosen, out, [at](const QString& path, bool demo) {
         const std::filesystem::path place(path.toStdString());
-        demo ? at.files.openDemo(place) : at.files.open(place);
+        if (demo)
+            at.files.openDemo(place);
+        else
+            at.files.open(place);
     });
     const auto offer = [at, &start] {
         if (!at.document.isOpen())

@@ -85,7 +85,8 @@ void MainWindow::makeParts() {
     m_actions = new ActionRegistry(this);
     auto* central = new QWidget(this);
     m_notice = new NoticeBar(central);
-    m_files = new DayFiles(this, m_dialogs, m_document, m_selection, m_settings, *m_notice, m_look);
+    m_files = new DayFiles(this, m_dialogs, m_document, m_selection, m_settings, *m_notice);
+    m_imports = new DayImports(this, m_dialogs, m_document, m_selection, *m_notice, m_look);
     declareActions(workplace());
     for (const PageSpec& spec : m_specs)
         spec.declare(workplace());
@@ -97,6 +98,7 @@ void MainWindow::dropParts() {
     m_made.clear(); // the focus goes from one to the next while they are deleted, and then nobody may ask them
     delete findChild<QDialog*>(u"guideWindow"_s);
     delete centralWidget(); // pages still look at the document when they are hidden
+    delete m_imports;
     delete m_files;
     delete m_actions;
 }
@@ -217,7 +219,9 @@ void MainWindow::connectParts() {
         showPage("check");
     });
     connect(m_files, &DayFiles::begun, this, [this] { showPage("prepare"); });
-    connect(m_files, &DayFiles::imported, this, [this] { showPage("check"); });
+    connect(m_files, &DayFiles::tookIn, this, [this] { showPage("check"); });
+    connect(m_imports, &DayImports::tookIn, this, [this] { showPage("check"); });
+    connect(m_imports, &DayImports::tookPulls, m_files, &DayFiles::offerWhatIsDoubtful);
     connect(m_files, &DayFiles::stored, this, &MainWindow::refreshActions);
     connect(m_files, &DayFiles::saved, this, &MainWindow::enterLogbook);
     connect(&m_logbook, &LogbookLink::conflict, m_notice, [this](const QString& there) {
@@ -285,7 +289,7 @@ void MainWindow::rememberState() {
 
 void MainWindow::openDay(const fs::path& path) { m_files->open(path); }
 
-void MainWindow::importFiles(const QStringList& paths) { m_files->import(paths); }
+void MainWindow::importFiles(const QStringList& paths) { m_imports->import(paths); }
 
 bool MainWindow::openAny(const QStringList& namesOrUrls) {
     QStringList paths;
@@ -295,10 +299,18 @@ bool MainWindow::openAny(const QStringList& namesOrUrls) {
         openDay(toPath(paths.front()));
         return true;
     }
-    return m_files->openAny(paths);
+    return openOrImport(paths);
 }
 
-void MainWindow::offerKept() { m_files->offerKeptAtStart(); }
+bool MainWindow::openOrImport(QStringList paths) {
+    if (m_files->openDayAmong(paths))
+        return true;
+    paths.sort();
+    m_imports->import(paths);
+    return false;
+}
+
+void MainWindow::offerKept() { m_files->offerWhatIsDoubtful(); }
 
 void MainWindow::keepForLater() {
     m_document.waitUntilKept();
@@ -380,7 +392,7 @@ void MainWindow::dropEvent(QDropEvent* event) {
         if (url.isLocalFile())
             paths << url.toLocalFile();
     event->acceptProposedAction();
-    m_files->openAny(paths);
+    openOrImport(paths);
 }
 
 } // namespace hillrun

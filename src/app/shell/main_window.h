@@ -5,6 +5,7 @@
 #include "app/files/day_files.h"
 #include "app/frame/notice_bar.h"
 #include "app/frame/page.h"
+#include "app/import/day_imports.h"
 #include "app/shell/day_strip.h"
 #include "app/shell/step_rail.h"
 #include "app/shell/top_bar.h"
@@ -67,6 +68,7 @@ private:
     [[nodiscard]] Workplace workplace();
     [[nodiscard]] int placeOf(PageId id) const; ///< on the rail; -1 for a page that is not there
     void stepPage(int by);
+    bool openOrImport(QStringList paths); ///< true when a day is being read
     void applyPreferences();
     void connectDocument();
     void connectParts();
@@ -102,6 +104,7 @@ private:
     StepRail* m_rail = nullptr;
     QStackedWidget* m_pages = nullptr;
     DayFiles* m_files = nullptr;
+    DayImports* m_imports = nullptr;
 };
 
 } // namespace hillrun

@@ -116,13 +116,13 @@ void MainWindow::declareDayActions(const Workplace& at) {
          .edits = true},
         [this] {
             if (const auto path = m_dialogs.askSheet(this))
-                m_files->trace(*path);
+                m_imports->trace(*path);
         });
     add({.id = "day.type_curve",
          .text = tr("Type a curve \u2026"),
          .tip = tr("Peaks or points of a curve that exists on paper only"),
          .edits = true},
-        [this] { m_files->typeCurve(); });
+        [this] { m_imports->typeCurve(); });
     add({.id = "day.use",
          .text = tr("What the builds are wanted for \u2026"),
          .keys = {u"Ctrl+U"_s},

@@ -23,6 +23,8 @@ AcrossLadder acrossLadder(const DaysTogether& days, const std::string& article) 
             out.builds.push_back(same.front());
     if (out.builds.size() < 2)
         return {};
+    for (const BuildOfDay& build : out.builds)
+        out.names.push_back(days.net.nameOf(build));
     const double each =
         probabilityOfEach(2 * out.builds.size() - 3); // the first step is a difference from the base too
     for (size_t i = 1; i < out.builds.size(); ++i) {

@@ -12,6 +12,7 @@ namespace hillrun {
 /// at once.
 struct AcrossLadder {
     std::vector<BuildOfDay> builds;
+    std::vector<std::string> names; ///< of the builds, as they were called on that day; may be empty
     std::vector<AcrossAnswer> steps;
     std::vector<AcrossAnswer> fromBase; ///< each build after the first against that one; the last is the total
 };

@@ -183,6 +183,14 @@ std::string ArticleNet::articleOf(const BuildOfDay& build) const {
     return {};
 }
 
+std::string ArticleNet::nameOf(const BuildOfDay& build) const {
+    for (const DayRecord* day : days)
+        for (const BuildRecord& one : day->builds)
+            if (day->id == build.day && one.id == build.build)
+                return one.name;
+    return {};
+}
+
 bool sameDyno(const DayRecord& a, const DayRecord& b) {
     return folded(a.cell) == folded(b.cell) && a.cellKind == b.cellKind && a.measuredAt == b.measuredAt &&
            a.standard == b.standard;

@@ -27,6 +27,8 @@ struct ArticleNet {
     [[nodiscard]] std::optional<int> find(const BuildOfDay& build) const;
     /// The article of that build's day, in small letters.
     [[nodiscard]] std::string articleOf(const BuildOfDay& build) const;
+    /// What that build was called on its day; may be empty.
+    [[nodiscard]] std::string nameOf(const BuildOfDay& build) const;
 };
 
 /// Whether figures of two days can be held against each other: the same dyno of the same kind, measured at the same

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "cut_text.h"
 
+#include "app/board/board.h"
 #include "app/look/elided_label.h"
 #include "app/look/fields.h"
 
@@ -16,7 +17,8 @@ using namespace Qt::StringLiterals;
 namespace hillrun::test {
 namespace {
 
-/// What is written on a widget, and the room it needs at its present width.
+/// What is written on a widget, and the room it needs at its present width; a table, a list or a board needs what it
+/// was given.
 struct Need {
     QString text;
     QSize size;
@@ -50,6 +52,8 @@ Need needOf(const QWidget& widget) {
         const QFontMetrics metrics = field->fontMetrics();
         return {field->text(), {metrics.horizontalAdvance(field->text()) + 12, metrics.height() + 4}};
     }
+    if (qobject_cast<const QAbstractScrollArea*>(&widget) || qobject_cast<const Board*>(&widget))
+        return {widget.objectName(), widget.size()};
     return {};
 }
 

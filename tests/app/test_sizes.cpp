@@ -58,6 +58,15 @@ TEST_CASE("nothing is cut on small screens and with large type") {
     }
 }
 
+TEST_CASE("nothing is cut on a day of six builds") {
+    OpenWindow w(test::dataFolder() / "demo" / "day-5-inlet-runners");
+    for (const QSize size : {QSize(1024, 768), QSize(1280, 800)}) {
+        INFO(size.width() << "x" << size.height());
+        const QString cut = cutOnEveryPage(w, size, 10);
+        CHECK(cut.toStdString() == "");
+    }
+}
+
 TEST_CASE("the article's dialog fits a low screen and shows the beginning of long texts") {
     OpenWindow w(test::boostDay());
     w.window->resize(1280, 720);

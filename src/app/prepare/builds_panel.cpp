@@ -11,11 +11,18 @@
 #include <QHeaderView>
 #include <QLineEdit>
 #include <QPainter>
+#include <QScrollBar>
 
 namespace fs = std::filesystem;
 using namespace Qt::StringLiterals;
 
 namespace hillrun {
+namespace {
+
+constexpr int kLeastRows = 4; ///< of the table that are shown without scrolling in it
+constexpr int kMostRows = 7;
+
+} // namespace
 
 void BuildDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
     const Theme& t = m_look.theme();
@@ -101,8 +108,7 @@ BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QW
     m_table->verticalHeader()->setHighlightSections(false);
     m_table->setTabKeyNavigation(false);
     m_table->setFrameShape(QFrame::NoFrame);
-    m_table->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored); // takes what is left over
-    m_table->setMinimumHeight(px(184));
+    m_table->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     panel.column->addWidget(m_table, 1);
     connect(m_table->selectionModel(), &QItemSelectionModel::currentChanged, this, &BuildsPanel::refresh);
     connect(m_model, &QAbstractItemModel::modelReset, this, &BuildsPanel::refresh);
@@ -111,7 +117,23 @@ BuildsPanel::BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QW
     refresh();
 }
 
+/// So high that it ends with a whole row.
+void BuildsPanel::fitTable() {
+    const QHeaderView& columns = *m_table->horizontalHeader();
+    const int rows = std::clamp(m_model->rowCount(), kLeastRows, kMostRows);
+    int height = columns.sizeHint().height() + rows * m_table->verticalHeader()->defaultSectionSize();
+    if (columns.count() * columns.minimumSectionSize() > m_table->viewport()->width())
+        height += m_table->horizontalScrollBar()->sizeHint().height();
+    m_table->setMinimumHeight(height);
+}
+
+void BuildsPanel::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    fitTable(); // its columns may fit now, or no longer
+}
+
 void BuildsPanel::refresh() {
+    fitTable();
     const QModelIndex now = m_table->currentIndex();
     m_removeBuild->setEnabled(now.isValid() && m_model->mayRemoveBuild(now.column()));
     m_removeRow->setEnabled(now.isValid() && m_model->mayRemoveRow(now.row()));

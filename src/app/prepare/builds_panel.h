@@ -35,10 +35,14 @@ class BuildsPanel : public QWidget {
 public:
     BuildsPanel(DayDocument& document, Look& look, Dialogs& dialogs, QWidget* parent = nullptr);
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
     void addRow(bool part);
     void attach();
     void refresh();
+    void fitTable();
     void editAgain(const QModelIndex& index, const QString& text);
     DayDocument& m_document;
     Dialogs& m_dialogs;

@@ -61,6 +61,8 @@ struct AnswerOptions {
 private:
     [[nodiscard]] WantedUse useOfCourse(const TestDay& day) const;
 };
+/// What is wrong with the day's pulls, on standard error.
+void warnOf(const TestDay& day);
 /// For a reader who cannot ask back no pull or no shared range is an error.
 std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
                                                   DayEngine& engine);

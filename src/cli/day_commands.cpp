@@ -10,11 +10,7 @@
 #include "engine/lean_day.h"
 #include "formats/answers_json.h"
 #include "formats/budget.h"
-#include "formats/curves_csv.h"
 #include "formats/day_store.h"
-#include "report/html.h"
-#include "report/render.h"
-#include "report/sheet.h"
 
 #include <algorithm>
 #include <array>
@@ -103,15 +99,6 @@ void printText(const TestDay& day, const DayAnalysis& analysis) {
 }
 
 /// What must not be overlooked although the day can be worked out, on standard error.
-void warnOf(const TestDay& day) {
-    for (const Pull& pull : day.pulls)
-        if (!pull.problem.empty() && pull.use)
-            fmt::print(stderr, "hillrun-cli: {}\n", said("cli.left_out", {pull.id, pull.problem}));
-    for (const auto& group : pullsWithSameRows(day))
-        fmt::print(stderr, "hillrun-cli: {}\n", said("cli.same_rows", {namesOf(group)}));
-}
-
-/// One line whatever happens: a bad day costs only itself.
 std::string batchLine(const std::string& path, const AnalyseOptions& o, const AnalysisSettings& settings) {
     Json out;
     out["day"] = path;
@@ -216,55 +203,17 @@ void runReduce(const std::string& path, const std::string& id, const AirOptions&
                                  decimals(curve.air.factor, 4), curve.sweep().window_rpm}));
 }
 
-struct ExportOptions {
-    std::string day, target, quantity;
-    AnswerOptions answer;
-};
-
-std::vector<report::Page> sheetsOf(const TestDay& day, const DayAnalysis& analysis, const Voice& voice) {
-    std::vector<report::Page> out;
-    for (const report::Page& drawn : report::pagesOf(report::wholeDocument(day, analysis, voice)))
-        out.push_back(report::laidOut(drawn, report::Paper::A4, {}));
-    return out;
-}
-
-void writeAnswers(const ExportOptions& o, const std::string& ending, const TestDay& day, const DayAnalysis& analysis) {
-    Manner manner = currentVoice().manner();
-    manner.plainBlanks = false; // lines are broken where they may be
-    const Voice voice(manner);
-    if (ending == ".csv")
-        writeFileSafely(o.target, curvesCsv(day, analysis, {}));
-    else if (ending == ".json")
-        writeFileSafely(o.target, dumpJson(analyseAnswer(analysis), 2) + "\n");
-    else if (ending == ".html")
-        writeFileSafely(o.target, report::htmlOf(report::wholeDocument(day, analysis, voice, report::kScreenStyle), {},
-                                                 voice.manner().language));
-    else if (ending == ".svg")
-        report::writeSvg(sheetsOf(day, analysis, voice).front(), o.target);
-    else
-        report::writePdf(sheetsOf(day, analysis, voice), o.target, day.name);
-}
-
-void runExport(const ExportOptions& o) {
-    AnalysisSettings settings = o.answer.settings();
-    const std::string ending = fs::path(o.target).extension().string();
-    constexpr std::array kEndings{".zip", ".csv", ".json", ".pdf", ".html", ".svg"};
-    if (std::find(kEndings.begin(), kEndings.end(), ending) == kEndings.end())
-        throw WrongUse(said("cli.to_file_ends_in"));
-    TestDay day = readDay(o.day);
-    warnOf(day);
-    if (ending == ".zip") {
-        (void)saveDay(day, o.target, o.day);
-        return;
-    }
-    o.answer.takePlan(day);
-    settings.quantity = o.quantity;
-    settings.credit = true;
-    DayEngine engine;
-    writeAnswers(o, ending, day, *analyseOrThrow(day, settingsFor(day, settings), engine));
-}
-
 } // namespace
+
+void warnOf(const TestDay& day) {
+    for (const Pull& pull : day.pulls)
+        if (!pull.problem.empty() && pull.use)
+            fmt::print(stderr, "hillrun-cli: {}\n", said("cli.left_out", {pull.id, pull.problem}));
+    for (const auto& group : pullsWithSameRows(day))
+        fmt::print(stderr, "hillrun-cli: {}\n", said("cli.same_rows", {namesOf(group)}));
+}
+
+/// One line whatever happens: a bad day costs only itself.
 
 std::shared_ptr<const DayAnalysis> analyseOrThrow(const TestDay& day, const AnalysisSettings& settings,
                                                   DayEngine& engine) {
@@ -353,17 +302,6 @@ void addReduce(CLI::App& app) {
     command->add_flag("--json", o->json, said("cli.one_json_document_and"));
     command->footer(said("cli.example_reduce_day_pull"));
     command->callback([o] { runReduce(o->day, o->pull, o->air, o->json); });
-}
-
-void addExport(CLI::App& app) {
-    auto o = std::make_shared<ExportOptions>();
-    CLI::App* command = app.add_subcommand("export", said("cli.the_day_as_a"));
-    command->add_option("day", o->day, said("cli.day_folder_day_json"))->required();
-    command->add_option("--to", o->target, said("cli.file_zip_csv_json"))->required();
-    o->answer.addTo(*command);
-    command->add_option("--quantity", o->quantity, said("cli.another_curve"));
-    command->footer(said("cli.example_export_day_to"));
-    command->callback([o] { runExport(*o); });
 }
 
 } // namespace hillrun::cli

@@ -77,11 +77,12 @@ Document documentOf(const TestDay& day, const DayAnalysis& analysis, const std::
     return out;
 }
 
-Document wholeDocument(const TestDay& day, const DayAnalysis& analysis, const Voice& voice, const FigureStyle& style) {
+Document wholeDocument(const TestDay& day, const DayAnalysis& analysis, const Voice& voice, const FigureStyle& style,
+                       const OverDays* over) {
     std::vector<const Comparison*> all;
     for (const Comparison& comparison : analysis.comparisons)
         all.push_back(&comparison);
-    return documentOf(day, analysis, all, voice, {}, style);
+    return documentOf(day, analysis, all, voice, {}, style, over);
 }
 
 } // namespace hillrun::report

@@ -15,6 +15,6 @@ Document documentOf(const TestDay& day, const DayAnalysis& analysis, const std::
 
 /// Every comparison of the day, and what it has besides.
 Document wholeDocument(const TestDay& day, const DayAnalysis& analysis, const Voice& voice,
-                       const FigureStyle& style = {});
+                       const FigureStyle& style = {}, const OverDays* over = nullptr);
 
 } // namespace hillrun::report

@@ -159,6 +159,7 @@ TEST_CASE("a day of single pulls counts on earlier days' repeats once somebody s
     CHECK(w.analysis().comparisons.front().hasInterval);
     w.window->showPage("compare");
     CHECK(says(w, "caution", u"as this cell's earlier days do"_s));
+    CHECK_FALSE(w.text("caution").contains(u"as on earlier days"_s)); // once is enough
     w.window->showPage("prepare");
     w.window->document().undoStack().undo();
     REQUIRE(w.settled());

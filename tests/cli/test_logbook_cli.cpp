@@ -173,6 +173,30 @@ TEST_CASE("builds of different days are compared, and the cell tells what it has
     CHECK(refused.error.find("another dyno") != std::string::npos);
 }
 
+TEST_CASE("a sheet carries builds of other days out of the logbook, or says that it does not") {
+    Days days;
+    const fs::path spring = days.make("spring", "2026-03-01", 5);
+    const fs::path summer = days.make("summer", "2026-06-01", 6);
+    const std::string id = days.book("add " + quoted(spring) + " --json").json()["added"][0];
+    Json day = Json::parse(readFileText(summer / "day.json"));
+    day["plan"]["earlier_builds"] = {{{"day", id}, {"build", "A"}, {"date", "2026-03-01"}}};
+    std::ofstream(summer / "day.json") << day.dump();
+    const auto sheet = [&](const fs::path& book) {
+        const fs::path target = days.folder() / "sheet.html";
+        const auto done = run("export " + quoted(summer) + " --to " + quoted(target) + " --db " + quoted(book));
+        CHECK(done.status == 0);
+        return std::pair(readFileText(target), done.error);
+    };
+    const auto [with, silent] = sheet(days.file());
+    CHECK(with.find("Days that stand behind these figures: 2026-03-01 and 2026-06-01") != std::string::npos);
+    CHECK(silent.empty());
+    const fs::path nowhere = days.folder() / "mistyped" / "book.sqlite";
+    const auto [without, told] = sheet(nowhere);
+    CHECK(without.find("Days that stand behind") == std::string::npos);
+    CHECK(told.find("builds of other days") != std::string::npos);
+    CHECK_FALSE(fs::exists(nowhere.parent_path()));
+}
+
 TEST_CASE("wrong use of the logbook, and bad days, are told") {
     Days days;
     CHECK(days.book("").status == 2);

@@ -199,7 +199,7 @@ void ComparePage::refreshAnswer(const DayAnalysis* analysis, const Comparison* c
     m_settle->setText(qs(settle));
     m_settle->setVisible(!settle.empty() && !curve);
     if (comparison)
-        cautions << qs(basisPhrase(*analysis));
+        cautions << qs(airPhrase(*analysis)); // the widths below say whose repeats they are
     if (comparison && !curve)
         if (const Statement refit = refitStatement(*comparison, *analysis); !refit.empty())
             cautions << qs(refit);

@@ -4,8 +4,7 @@
 
 #include "app/look/words.h"
 #include "core/units/log_percent.h"
-#include "engine/day_engine.h"
-#include "logbook/log_days.h"
+#include "logbook/day_among_others.h"
 
 #include <algorithm>
 
@@ -64,14 +63,8 @@ void OtherDays::bringUpToDate() {
         [day = m_document.day(), analysis, latest = m_latest, question = m_asked](Logbook& logbook) {
             if (*latest != question)
                 return OtherDaysAnswer(); // edited on meanwhile: the next question waits
-            const bool alike = workedOutAlike(day, *analysis);
-            const DayRecord today = recordOf(day, alike ? *analysis : *DayEngine().analyse(day, settingsFor(day, {})));
-            const std::vector<DayRecord> known = logbook.recordsOfCell(today.cell);
-            OtherDaysAnswer out{taughtBy(today, known), overDays(day, today, known, {true, true})};
-            if (!alike)
-                out.over.remarks.push_back(
-                    {"over_days.alike", {std::string(standardInfo(AnalysisSettings{}.reduce.standard).title)}});
-            return out;
+            const DayAmongOthers among = amongOthers(day, *analysis, logbook);
+            return OtherDaysAnswer{taughtBy(among.today, among.known), overDays(day, among, {true, true})};
         },
         [this, question = m_asked](OtherDaysAnswer answer) {
             if (question != m_asked)

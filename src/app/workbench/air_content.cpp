@@ -229,7 +229,7 @@ QString weatherWords(const DayAnalysis& analysis, const DayWeather& weather) {
     if (weather.points.empty())
         return QObject::tr("No pull of this day has its weather yet.");
     QStringList out;
-    out << QObject::tr("Every figure: %1.").arg(qs(basisPhrase(analysis)));
+    out << QObject::tr("Every figure: %1.").arg(qs(airPhrase(analysis)));
     if (std::isfinite(weather.observedScatter_pct)) {
         const double before = weather.observedScatter_pct;
         const double after = weather.correctedScatter_pct;

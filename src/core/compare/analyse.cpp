@@ -61,13 +61,16 @@ AnalysisSettings settingsFor(const TestDay& day, AnalysisSettings given) {
     return given;
 }
 
-Statement basisPhrase(const DayAnalysis& analysis) {
+Statement airPhrase(const DayAnalysis& analysis) {
     const std::string standard = standardInfo(analysis.settings.reduce.standard).title;
-    const Statement air = analysis.school.empty() ? Statement{"basis.standard", {standard, placePhrase(analysis.place)}}
-                                                  : Statement{"basis.standard_and_school",
-                                                              {standard, analysis.school, placePhrase(analysis.place)}};
+    return analysis.school.empty()
+               ? Statement{"basis.standard", {standard, placePhrase(analysis.place)}}
+               : Statement{"basis.standard_and_school", {standard, analysis.school, placePhrase(analysis.place)}};
+}
+
+Statement basisPhrase(const DayAnalysis& analysis) {
     const bool asEarlier = analysis.model && analysis.model->historyFreedom > 0;
-    return asEarlier ? Statement{"basis.with_earlier_days", {air}} : air;
+    return asEarlier ? Statement{"basis.with_earlier_days", {airPhrase(analysis)}} : airPhrase(analysis);
 }
 
 DayAnalysis analyse(const TestDay& day, const AnalysisSettings& settings, DrawCache& cache) {

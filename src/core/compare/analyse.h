@@ -101,7 +101,9 @@ std::vector<Use> bandsAsked(const AnalysisSettings& settings);
 /// What the builds are wanted for, as far as the day says; else the range that all pulls share.
 Use useOfDay(const DayAnalysis& analysis);
 
-/// What every figure of the day rests on: "SAE J1349, boosted: full factor, at the wheel".
+/// To what every figure is corrected, and where it is measured: "SAE J1349, boosted: full factor, at the wheel".
+Statement airPhrase(const DayAnalysis& analysis);
+/// That, and whether the repeats are those of earlier days: what every figure of the day rests on.
 Statement basisPhrase(const DayAnalysis& analysis);
 
 /// The pulls of a day as curves; what cannot be reduced carries its reason.

@@ -13,6 +13,14 @@ namespace hillrun {
 namespace {
 
 constexpr int kWaitForOthers_ms = 20000;
+constexpr int kSqliteConstraint = 19; ///< the lower byte of its codes
+
+/// A text without letters is a text: the drivers would take Qt's null text for no value at all.
+QVariant bound(const QVariant& value) {
+    return value.metaType() == QMetaType::fromType<QString>() && value.toString().isNull()
+               ? QVariant(QStringLiteral(""))
+               : value;
+}
 
 } // namespace
 
@@ -69,7 +77,8 @@ void Database::openServer() {
 
 void Database::fail(const QSqlError& error) {
     const std::string text = error.databaseText().trimmed().toStdString();
-    if (error.type() == QSqlError::ConnectionError || !m_database.isOpen() ||
+    const bool refused = !onServer() && (error.nativeErrorCode().toInt() & 0xff) == kSqliteConstraint;
+    if ((error.type() == QSqlError::ConnectionError && !refused) || !m_database.isOpen() ||
         (onServer() && error.nativeErrorCode().isEmpty())) // a server that is gone gives no code
         throw DataError(Problem::LogbookUnreachable, {m_address.text(), text});
     throw DataError(Problem::LogbookBroken, {text});
@@ -86,7 +95,7 @@ QSqlQuery Database::run(const QString& statement, const QVariantList& values) {
     if (!query.prepare(statement))
         fail(query.lastError());
     for (const QVariant& value : values)
-        query.addBindValue(value);
+        query.addBindValue(bound(value));
     if (!query.exec())
         fail(query.lastError());
     return query;

@@ -2,7 +2,6 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "logbook/outbox.h"
 
-#include "core/errors/data_error.h"
 #include "formats/budget.h"
 #include "formats/file_io.h"
 #include "formats/json_writer.h"
@@ -72,11 +71,18 @@ Outbox::Sent Outbox::send(Logbook& logbook) {
     Sent out;
     for (const fs::path& file : filesFor(logbook.address())) {
         const Waiting waiting = readWaiting(file);
-        const PutResult result = logbook.put(waiting.entry, std::nullopt, packageOf);
-        if (result.kind == PutKind::Conflict && result.other)
-            out.conflicts.push_back(*result.other);
-        else
-            ++out.taken;
+        try {
+            const PutResult result = logbook.put(waiting.entry, std::nullopt, packageOf);
+            if (result.kind == PutKind::Conflict && result.other)
+                out.conflicts.push_back(*result.other);
+            else
+                ++out.taken;
+        } catch (const DataError& error) {
+            if (error.problem() == Problem::LogbookUnreachable)
+                throw;
+            out.refused.emplace_back(waiting.entry.record.id, error);
+            continue;
+        }
         std::error_code error;
         fs::remove(file, error);
     }

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #pragma once
 
+#include "core/errors/data_error.h"
 #include "logbook/logbook.h"
 
 #include <filesystem>
@@ -21,9 +22,10 @@ public:
     struct Sent {
         size_t taken = 0;
         std::vector<FoundDay> conflicts;
+        std::vector<std::pair<std::string, DataError>> refused; ///< id, why
     };
     /// Sends what waits for this logbook, oldest first. What the server does not take for want of a connection goes on
-    /// waiting, and the error is passed on.
+    /// waiting, and the error is passed on. A day that is refused for itself goes on waiting and holds up no other.
     Sent send(Logbook& logbook);
 
 private:

@@ -147,6 +147,25 @@ TEST_CASE("a day goes in and comes out as it was") {
     });
 }
 
+TEST_CASE("a day of which little is noted enters too") {
+    onBoth([](const LogbookAddress& address) {
+        Logbook book(address);
+        LogbookEntry bare;
+        bare.record.id = "d1";
+        bare.record.builds = {{"A", "", {}, {}, "", "", false, {}, {}}}; // no part, no operator, no article
+        bare.record.pulls = {{"A", 0.0, 0, 3000.0, {30000.0F, 31000.0F}}};
+        CHECK(book.put(bare).kind == PutKind::Added);
+        bare.stamp = "2";
+        CHECK(book.put(bare).kind == PutKind::Updated);
+        const auto found = book.find(DayQuery{});
+        REQUIRE(found.size() == 1);
+        CHECK(found.front().article.empty());
+        CHECK_FALSE(found.front().peak_kw);
+        CHECK(book.recordsOfCell("").size() == 1);
+        CHECK(book.forget("d1"));
+    });
+}
+
 TEST_CASE("days are found by what stands in them") {
     onBoth([](const LogbookAddress& address) {
         Logbook book(address);
@@ -473,6 +492,24 @@ TEST_CASE("while the server is away days wait, and follow once") {
     CHECK(again.count({}) == 3);
     CHECK(again.find("d2")->stamp == "2");
     CHECK(outbox.send(again).taken == 0);
+}
+
+TEST_CASE("a day that a logbook refuses for itself holds up no other") {
+    const QTemporaryDir folder;
+    const LogbookAddress address = freshFile(folder);
+    Outbox outbox(folder.filePath(QStringLiteral("out")).toStdString());
+    Logbook book(address);
+    Database(address).run(QStringLiteral("CREATE TRIGGER no_d1 BEFORE INSERT ON days WHEN NEW.id = 'd1' BEGIN SELECT "
+                                         "RAISE(ABORT, 'not this one'); END"));
+    outbox.keep(address, entry("d1", "1", "/days/d1"));
+    outbox.keep(address, entry("d2", "1", "/days/d2"));
+    const Outbox::Sent sent = outbox.send(book);
+    CHECK(sent.taken == 1);
+    REQUIRE(sent.refused.size() == 1);
+    CHECK(sent.refused.front().first == "d1");
+    CHECK(sent.refused.front().second.problem() == Problem::LogbookBroken); // not: cannot be reached
+    CHECK(outbox.waiting(address) == 1);
+    CHECK(book.find("d2"));
 }
 
 TEST_CASE("on a server a day and its package enter together, also out of the outbox") {

@@ -75,6 +75,8 @@ Logbook& LogbookLink::opened() {
         const Outbox::Sent sent = Outbox(outboxFolder()).send(*m_logbook);
         for (const FoundDay& day : sent.conflicts)
             Q_EMIT conflict(qs(day.host + ": " + day.path));
+        for (const auto& [id, error] : sent.refused)
+            Q_EMIT failed(qs(id) + u": "_s + errorText(error));
         if (sent.taken > 0)
             Q_EMIT changed();
     }

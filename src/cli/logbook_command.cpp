@@ -11,12 +11,12 @@
 #include "logbook/damaged.h"
 #include "logbook/log_days.h"
 #include "logbook/outbox.h"
+#include "logbook/sql_library.h"
 
 #include <array>
 #include <csignal>
 #include <filesystem>
 #include <fmt/format.h>
-#include <QCoreApplication>
 
 namespace hillrun::cli {
 namespace {
@@ -48,6 +48,8 @@ std::unique_ptr<Logbook> openLogbook(const LogbookAddress& address) {
         fmt::print(stderr, "hillrun-cli: {}\n", said("logbook.sent", {Count{static_cast<long>(sent.taken)}}));
     for (const FoundDay& day : sent.conflicts)
         fmt::print(stderr, "hillrun-cli: {}\n", said("logbook.conflict", {shownText(day.id), day.host, day.path}));
+    for (const auto& [id, error] : sent.refused)
+        fmt::print(stderr, "hillrun-cli: {}: {}\n", shownText(id), said(error));
     return out;
 }
 
@@ -363,7 +365,7 @@ int runLadder(const LogbookOptions& o) {
             if (day->id != named.front().id && byArticle(std::array{day, net.front()}).size() == 1)
                 net.push_back(day);
     const DaysTogether together = daysTogether(net, cell);
-    const AcrossLadder ladder = acrossLadder(together, together.net.articleOf({named.front().id, {}, {}}));
+    const AcrossLadder ladder = acrossLadder(together, articleKey(named.front()));
     if (o.json) {
         fmt::print("{}\n", dumpJson(ladderAnswer(ladder)));
         return 0;
@@ -379,10 +381,7 @@ int runLadder(const LogbookOptions& o) {
 /// Runs a command under the library that the database drivers are found by, and ends with its status.
 template <class Run> std::function<void()> withLibrary(std::shared_ptr<LogbookOptions> o, Run run) {
     return [o, run] {
-        int count = 1;
-        char name[] = "hillrun-cli";
-        char* arguments[] = {name, nullptr};
-        const QCoreApplication library(count, arguments);
+        const SqlLibrary library;
         if (const int status = run(*o); status != 0)
             throw Ended{status};
     };

@@ -9,8 +9,7 @@
 #include <fmt/format.h>
 #ifdef HILLRUN_LOGBOOK
 #include "logbook/day_among_others.h"
-
-#include <QCoreApplication>
+#include "logbook/sql_library.h"
 #endif
 
 namespace hillrun::cli {
@@ -18,10 +17,7 @@ namespace {
 
 #ifdef HILLRUN_LOGBOOK
 OverDays asked(const TestDay& day, const DayAnalysis& analysis, const std::string& db) {
-    int count = 1;
-    char name[] = "hillrun-cli";
-    char* arguments[] = {name, nullptr};
-    const QCoreApplication library(count, arguments); // the database drivers are found by it
+    const SqlLibrary library;
     const LogbookAddress address = db.empty() ? defaultLogbook() : logbookAddress(db);
     if (!address.onServer && !std::filesystem::exists(address.file)) // else opening would make an empty one
         throw DataError(Problem::FileMissing, {}, {.file = address.file});

@@ -81,6 +81,18 @@ PullRecord readPull(ObjectReader in) {
     return out;
 }
 
+Json paperJson(const PaperCurve& paper) {
+    return {{"curve", pullJson(paper.curve)}, {"what", statementsJson({paper.what})}};
+}
+
+PaperCurve readPaper(ObjectReader in) {
+    PaperCurve out;
+    out.curve = readPull(in.object("curve"));
+    for (const Statement& what : readStatements(in, "what"))
+        out.what = what;
+    return out;
+}
+
 void putCheck(Json& out, const char* key, const std::optional<CheckRecord>& check) {
     if (check)
         out[key] = {{"date", check->date}, {"off_pct", check->off_pct}};
@@ -117,6 +129,12 @@ std::string recordToJson(const DayRecord& record) {
     out["pulls"] = Json::array();
     for (const PullRecord& pull : record.pulls)
         out["pulls"].push_back(pullJson(pull));
+    if (!record.papers.empty())
+        out["papers"] = Json::array();
+    for (const PaperCurve& paper : record.papers)
+        out["papers"].push_back(paperJson(paper));
+    if (record.outsideAir)
+        out["outside_air"] = true;
     putKnown(out, "level_sd", record.levelSd);
     out["degrees_of_freedom"] = record.freedom;
     out["shape_variance_low_rpm"] = record.varianceLow_rpm;
@@ -156,6 +174,9 @@ DayRecord recordFromJson(std::string_view text, const std::string& from) {
         out.builds.push_back(readBuild(std::move(one)));
     for (ObjectReader& one : in.objects("pulls"))
         out.pulls.push_back(readPull(std::move(one)));
+    for (ObjectReader& one : in.objects("papers"))
+        out.papers.push_back(readPaper(std::move(one)));
+    out.outsideAir = in.flag("outside_air", false);
     out.levelSd = in.number("level_sd");
     out.freedom = in.number("degrees_of_freedom").value_or(0.0);
     out.varianceLow_rpm = in.number("shape_variance_low_rpm").value_or(0.0);

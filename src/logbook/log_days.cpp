@@ -46,7 +46,7 @@ LogbookEntry entryOf(const fs::path& path, const TestDay& day, const DayAnalysis
     LogbookEntry out;
     out.stamp = dayStamp(path);
     out.record = recordOf(day, analysis);
-    if (out.record.pulls.empty() || out.record.id.empty())
+    if ((out.record.pulls.empty() && out.record.papers.empty()) || out.record.id.empty())
         throw DataError(Problem::NothingToCompare, {Statement{"across.no_pulls"}}, {.file = path.string()});
     out.summary = Voice::forFiles().say(out.record.summary);
     out.host = thisBench();

@@ -10,7 +10,7 @@
 namespace hillrun {
 
 /// A day on disk as it enters the logbook: read, worked out as `analyse` does without options, and summed up. Throws
-/// DataError; NothingToCompare for a day without pulls in use.
+/// DataError; NothingToCompare for a day without pulls in use and without curves off paper.
 LogbookEntry entryOf(const std::filesystem::path& path);
 
 /// The same of a day that is worked out already; its settings must be those of `workedOutAlike`.

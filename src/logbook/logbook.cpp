@@ -18,7 +18,7 @@ namespace hillrun {
 namespace {
 
 /// Raised when an entry says more of the same day than before.
-constexpr int kEntryVersion = 1;
+constexpr int kEntryVersion = 2;
 constexpr int kThumbnailPoints = 24;
 constexpr auto kColumns =
     "id, revision, name, date, article, cell, operator, builds, summary, peak_kw, host, path, stamp, "
@@ -35,6 +35,8 @@ QString thumbnailOf(const DayRecord& record) {
     std::map<std::string, std::vector<const PullRecord*>> pulls;
     for (const PullRecord& pull : record.pulls)
         pulls[pull.build].push_back(&pull);
+    for (const PaperCurve& paper : record.papers)
+        pulls[paper.curve.build].push_back(&paper.curve);
     QJsonObject out;
     for (const auto& [build, all] : pulls) {
         const PullRecord& first = *all.front(); // the others look the same at this size

@@ -197,6 +197,43 @@ TEST_CASE("a sheet carries builds of other days out of the logbook, or says that
     CHECK_FALSE(fs::exists(nowhere.parent_path()));
 }
 
+TEST_CASE("a day of which there is a sheet only is found, and held against others without an interval") {
+    Days days;
+    const fs::path measured = days.make("spring", "2026-03-01", 5);
+    const fs::path table = days.folder() / "old.csv";
+    std::ofstream out(table);
+    out << "engine_speed [rpm],power [kW]\n";
+    for (int rpm = 2600; rpm < 7900; rpm += 100)
+        out << rpm << ',' << 0.0105 * rpm << '\n';
+    out.close();
+    const fs::path paper = days.folder() / "paper";
+    REQUIRE(
+        run("import " + quoted(table) + " --into " + quoted(paper) + " --build A --corrected-to sae-j1349").status ==
+        0);
+    Json day = Json::parse(readFileText(paper / "day.json"));
+    const Json like = Json::parse(readFileText(measured / "day.json"));
+    day["article"] = like["article"];
+    day["cell"] = like["cell"];
+    day["date"] = "2019-05-01";
+    std::ofstream(paper / "day.json") << day.dump();
+    for (const fs::path& one : {paper, measured})
+        CHECK(days.book("add " + quoted(one)).status == 0);
+    const Json found = days.book("find 2019 --json").json();
+    REQUIRE(found["days"].size() == 1);
+    CHECK(std::string(found["days"][0]["summary"]).find("Curves off paper only: A is a curve only") == 0);
+    CHECK(double(found["days"][0]["peak_power_kw"]) == Approx(81.9).margin(0.1)); // 0.0105 kW a rpm up to 7800
+    const Json pair = days.book("compare " + test::quoted(paper.string() + ":A") + " " +
+                                test::quoted(measured.string() + ":A") + " --json")
+                          .json()["comparisons"][0];
+    CHECK(pair["low_pct"].is_null());
+    CHECK(pair["curve"].is_null());
+    CHECK(std::string(pair["summary"]).find("how well that repeats nobody knows") != std::string::npos);
+    const Json ladder = days.book("ladder " + quoted(paper) + " --json").json();
+    CHECK(ladder["builds"].size() == 3);
+    CHECK(ladder["steps"][0]["low_pct"].is_null());
+    CHECK(ladder["steps"][1]["low_pct"].is_number());
+}
+
 TEST_CASE("wrong use of the logbook, and bad days, are told") {
     Days days;
     CHECK(days.book("").status == 2);

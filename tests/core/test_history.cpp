@@ -65,6 +65,18 @@ public:
         }
         return out;
     }
+    /// A day of which there is a sheet only: one curve of that level, from 3000 rpm on.
+    DayRecord& sheet(const std::string& id, const std::string& date, double level, int points = 10) {
+        DayRecord& out = day(id, date, "Z");
+        out.pulls.clear();
+        out.levelSd.reset();
+        out.freedom = 0.0;
+        PaperCurve paper{{"Z", 0.0, 0, 3000.0, {}}, {"given.smoothing_unknown"}};
+        for (int i = 0; i < points; ++i)
+            paper.curve.power_w.push_back(static_cast<float>(std::exp(level + 0.05 * i)));
+        out.papers.push_back(paper);
+        return out;
+    }
     [[nodiscard]] std::vector<const DayRecord*> all() const {
         std::vector<const DayRecord*> out;
         for (const DayRecord& day : m_days)
@@ -396,6 +408,77 @@ TEST_CASE("an odd day is found among many") {
     CHECK(off({"d170", "A"}) < 0.0); // of a day with two builds either may be the odd one
     CHECK(off({"d170", "B"}) == Approx(std::log(1.04)).margin(0.012));
     CHECK(together.odd.size() <= 3); // one good one in twenty such nets
+}
+
+TEST_CASE("a curve off paper stands on the ladder without an interval, and teaches nothing") {
+    Workshop shop(12);
+    const DayRecord first = shop.day("d1", "2024-05-01", "ABA");
+    shop.day("d2", "2025-05-02", "BCB");
+    double ofA = 0.0; // all visits of three pulls
+    for (const PullRecord& pull : first.pulls)
+        if (pull.build == "A")
+            ofA += std::log(static_cast<double>(pull.power_w.front())) / 6.0;
+    shop.sheet("s1", "2026-05-03", ofA + 0.05);
+    shop.sheet("s2", "2026-06-03", ofA, 4); // a third of the speeds
+    const std::vector<const DayRecord*> ran = shop.named({"d1", "d2"});
+    const DaysTogether days = daysTogether(shop.all(), shop.all());
+    const DaysTogether without = daysTogether(ran, ran);
+    const AcrossLadder ladder = acrossLadder(days, "flat twin");
+    const AcrossLadder measured = acrossLadder(without, "flat twin");
+    REQUIRE(ladder.builds == std::vector<BuildOfDay>{{"d1", "A"}, {"d1", "B"}, {"d2", "C"}, {"s1", "Z"}});
+    for (size_t i = 0; i < 2; ++i) { // what ran is told as without it
+        CHECK(ladder.steps[i].interval->low == measured.steps[i].interval->low);
+        CHECK(ladder.steps[i].interval->high == measured.steps[i].interval->high);
+    }
+    CHECK_FALSE(ladder.steps[2].interval);
+    CHECK_FALSE(ladder.steps[2].proven());
+    CHECK(ladder.fromBase[2].estimate == Approx(0.05).margin(1e-6));
+    CHECK(ladder.fromBase[2].estimate == Approx(ladder.fromBase[1].estimate + ladder.steps[2].estimate).margin(1e-12));
+    CHECK(ladder.steps[0].leftOut == std::vector<std::string>{"2026-06-03"});
+    CHECK(inEnglish(ladderSummary(ladder)).find("without an interval") != std::string::npos);
+    CHECK(inEnglish(ladderNotes(ladder)).find("Z of 2026-05-03 is smoothing not known") != std::string::npos);
+
+    const AcrossAnswer answer = compareAcross(days, {"s1", "Z"}, {"d1", "A"});
+    CHECK(answer.estimate == Approx(-0.05).margin(1e-6));
+    CHECK(inEnglish(acrossSummary(answer)).find("Cannot tell: Z of 2026-05-03 is") == 0);
+    REQUIRE(answer.differs.size() == 1);
+    CHECK(answer.differs.front().from == "pipe Z");
+    DrawCache draws;
+    CHECK_FALSE(curveAcross(days, ShapesTogether{}, {"s1", "Z"}, {"d1", "A"}, draws));
+    const auto problemOf = [&](const BuildOfDay& from, const BuildOfDay& to) {
+        try {
+            (void)compareAcross(days, from, to);
+        } catch (const DataError& error) {
+            return error.problem();
+        }
+        return Problem::BadValue;
+    };
+    CHECK(problemOf({"s1", "Z"}, {"d1", "X"}) == Problem::UnknownBuild);
+    CHECK(problemOf({"s1", "Z"}, {"s1", "Z"}) == Problem::NothingToCompare);
+    CHECK(problemOf({"s2", "Z"}, {"d1", "A"}) == Problem::NothingToCompare);
+    CHECK(cellHistory(shop.all()).days.size() == 2);
+}
+
+TEST_CASE("a ladder that begins on paper still adds up, and its measured steps hold") {
+    Workshop shop(13);
+    shop.sheet("s1", "2019-05-03", std::log(39000.0)).builds.front().name = "as bought";
+    shop.day("d1", "2024-05-01", "ABA");
+    shop.day("d2", "2025-05-02", "BCB").outsideAir = true;
+    const DaysTogether days = daysTogether(shop.all(), shop.all());
+    const AcrossLadder ladder = acrossLadder(days, "flat twin");
+    REQUIRE(ladder.steps.size() == 3);
+    CHECK(ladder.names.front() == "as bought");
+    double sum = 0.0;
+    for (size_t i = 0; i < 3; ++i) {
+        sum += ladder.steps[i].estimate;
+        CHECK(ladder.fromBase[i].estimate == Approx(sum).margin(1e-12));
+        CHECK_FALSE(ladder.fromBase[i].interval);
+    }
+    const AcrossAnswer two = compareAcross(days, {"d1", "A"}, {"d1", "B"}, 0.975); // two intervals at once
+    CHECK(ladder.steps[1].interval->low == Approx(two.interval->low));
+    CHECK(inEnglish(ladderNotes(ladder)).find("The air of 2025-05-02 was outside") != std::string::npos);
+    CHECK(two.outsideAir == std::vector<std::string>{"2025-05-02"}); // B ran there too
+    CHECK(inEnglish(acrossNotes(two)).find("The air of 2025-05-02") != std::string::npos);
 }
 
 TEST_CASE("a ladder over days: its steps add up, its intervals hold together") {

@@ -70,6 +70,19 @@ TEST_CASE("checks that nobody can have made are refused with their key") {
               .find("station") != std::string::npos);
 }
 
+TEST_CASE("a day's record keeps curves off paper, and that the air was outside the standard") {
+    DayRecord record;
+    record.id = "d1";
+    record.outsideAir = true;
+    record.papers.push_back({{"A", 0.0, 0, 3000.0, {20000.0F, 21000.0F}}, {"given.smoothing_unknown"}});
+    const DayRecord back = recordFromJson(recordToJson(record), "logbook");
+    CHECK(back.papers == record.papers);
+    CHECK(back.outsideAir);
+    const DayRecord plain = recordFromJson(R"({"id": "d1"})", "logbook");
+    CHECK(plain.papers.empty());
+    CHECK_FALSE(plain.outsideAir);
+}
+
 TEST_CASE("a day's record keeps displacement and checks") {
     DayRecord record;
     record.id = "d1";

@@ -128,9 +128,11 @@ void CreditPicture::paintStair(QPainter& painter, const CreditStair& stair, cons
         painter.fillRect(QRectF(column.right() - gap, yOf(stair.to_w), 2.0 * gap, 1.0), t.quietInk);
     const double x = column.center().x();
     painter.setPen(QPen(t.ink, 1.5));
-    painter.drawLine(QPointF(x, yOf(stair.low_w)), QPointF(x, yOf(stair.high_w)));
-    for (const double end : {stair.low_w, stair.high_w})
-        painter.drawLine(QPointF(x - px(kWhisker), yOf(end)), QPointF(x + px(kWhisker), yOf(end)));
+    if (stair.high_w > stair.low_w) { // else nothing says how sure it is
+        painter.drawLine(QPointF(x, yOf(stair.low_w)), QPointF(x, yOf(stair.high_w)));
+        for (const double end : {stair.low_w, stair.high_w})
+            painter.drawLine(QPointF(x - px(kWhisker), yOf(end)), QPointF(x + px(kWhisker), yOf(end)));
+    }
     const bool chosen = stair.part && stair.part == m_content.part;
     if (chosen) {
         painter.setPen(QPen(t.mark, 2.0));

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-only
 // Copyright (C) 2026 The Hill Run developers
-#include "app/import/day_imports.h"
+#include "app/files/day_imports.h"
 
 #include "app/curve/trace_dialog.h"
 #include "app/curve/typed_curve_dialog.h"

@@ -93,6 +93,10 @@ std::vector<Statement> acrossSummary(const AcrossAnswer& answer) {
         out.push_back(forTheirSizePhrase(answer));
     const Statement from = buildPhrase(answer.from);
     const Statement to = buildPhrase(answer.to);
+    if (!answer.onPaper.empty()) {
+        out.push_back({"across.on_paper", {Several{answer.onPaper}, to, from, percent(answer.estimate, 0.0)}});
+        return out;
+    }
     if (!answer.interval) {
         out.push_back({"across.unknown", {to, from, percent(answer.estimate, 0.0)}});
         out.push_back({"across.day_would_explain", {decimals(std::abs(percentOfLog(answer.estimate)), 2, "%")}});
@@ -127,6 +131,8 @@ std::vector<Statement> acrossNotes(const AcrossAnswer& answer) {
             {odd.onlyTwo ? "across.two_disagree" : "across.odd", {buildPhrase(odd.build), percent(odd.off, 0.0)}});
     if (!answer.unprotected.empty())
         out.push_back({"across.unprotected", {namesOf(answer.unprotected)}});
+    if (!answer.outsideAir.empty())
+        out.push_back({"across.outside_air", {namesOf(answer.outsideAir)}});
     if (!answer.leftOut.empty())
         out.push_back({"across.left_out", {namesOf(answer.leftOut)}});
     out.push_back({"across.over", {answer.over}});

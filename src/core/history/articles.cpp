@@ -73,20 +73,6 @@ void keepOverlapping(ArticleNet& net) {
     }
 }
 
-/// Mean log power over the range; NaN when the pull has no point there.
-double levelOf(const PullRecord& pull, double step_rpm, const RpmRange& range) {
-    double sum = 0.0;
-    double count = 0.0;
-    for (size_t i = 0; i < pull.power_w.size(); ++i) {
-        const double rpm = pull.low_rpm + step_rpm * static_cast<double>(i);
-        if (rpm < range.low - 1e-6 || rpm > range.high + 1e-6 || !(pull.power_w[i] > 0.0F))
-            continue;
-        sum += std::log(static_cast<double>(pull.power_w[i]));
-        count += 1.0;
-    }
-    return sum / count;
-}
-
 /// Gives every build of the days its number in the net.
 class BuildNumbers {
 public:
@@ -176,20 +162,20 @@ std::optional<int> ArticleNet::find(const BuildOfDay& build) const {
     return std::nullopt;
 }
 
-std::string ArticleNet::articleOf(const BuildOfDay& build) const {
-    for (const DayRecord* day : days)
-        if (day->id == build.day)
-            return folded(day->article);
-    return {};
+double levelOf(const PullRecord& pull, double step_rpm, const RpmRange& range) {
+    double sum = 0.0;
+    double count = 0.0;
+    for (size_t i = 0; i < pull.power_w.size(); ++i) {
+        const double rpm = pull.low_rpm + step_rpm * static_cast<double>(i);
+        if (rpm < range.low - 1e-6 || rpm > range.high + 1e-6 || !(pull.power_w[i] > 0.0F))
+            continue;
+        sum += std::log(static_cast<double>(pull.power_w[i]));
+        count += 1.0;
+    }
+    return sum / count;
 }
 
-std::string ArticleNet::nameOf(const BuildOfDay& build) const {
-    for (const DayRecord* day : days)
-        for (const BuildRecord& one : day->builds)
-            if (day->id == build.day && one.id == build.build)
-                return one.name;
-    return {};
-}
+std::string articleKey(const DayRecord& day) { return folded(day.article); }
 
 bool sameDyno(const DayRecord& a, const DayRecord& b) {
     return folded(a.cell) == folded(b.cell) && a.cellKind == b.cellKind && a.measuredAt == b.measuredAt &&

@@ -25,11 +25,13 @@ struct ArticleNet {
     std::vector<const DayRecord*> leftOut;             ///< they share too few speeds with the others
     /// The number of a build; nothing when it is not in the net.
     [[nodiscard]] std::optional<int> find(const BuildOfDay& build) const;
-    /// The article of that build's day, in small letters.
-    [[nodiscard]] std::string articleOf(const BuildOfDay& build) const;
-    /// What that build was called on its day; may be empty.
-    [[nodiscard]] std::string nameOf(const BuildOfDay& build) const;
 };
+
+/// A day's article as days are gathered by it: capitals and blanks at the ends do not count.
+std::string articleKey(const DayRecord& day);
+
+/// Mean log power of a curve over a range; NaN when it has no point there.
+double levelOf(const PullRecord& pull, double step_rpm, const RpmRange& range);
 
 /// Whether figures of two days can be held against each other: the same dyno of the same kind, measured at the same
 /// place, corrected to the same standard.

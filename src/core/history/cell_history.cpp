@@ -118,6 +118,7 @@ std::vector<DatedCheck> checksOf(const Days& days) {
 CellHistory cellHistory(std::vector<const DayRecord*> days) {
     CellHistory out;
     out.days = std::move(days);
+    std::erase_if(out.days, [](const DayRecord* day) { return day->pulls.empty(); }); // paper teaches nothing of a dyno
     std::stable_sort(out.days.begin(), out.days.end(),
                      [](const DayRecord* a, const DayRecord* b) { return a->date < b->date; });
     out.repeatability = repeatabilityOf(out.days);

@@ -44,6 +44,45 @@ BuildRecord recordOfBuild(const Build& build, const BuildResult* result) {
     return out;
 }
 
+/// A build that only has curves without rows has no value where one of them ends.
+PaperCurve paperOf(const BuildResult& build, const DayAnalysis& analysis) {
+    PaperCurve out{{build.id, 0.0, 0, 0.0, {}}, build.given};
+    for (size_t p = 0; p < build.power_w.size(); ++p) {
+        if (!std::isfinite(build.power_w[p]))
+            continue;
+        if (out.curve.power_w.empty())
+            out.curve.low_rpm = analysis.rpm[p];
+        out.curve.power_w.push_back(static_cast<float>(build.power_w[p]));
+    }
+    return out;
+}
+
+void addCurves(const DayAnalysis& analysis, DayRecord& out) {
+    for (const PullResult& pull : analysis.pulls)
+        if (pull.used && pull.curve && !pull.curve->rpm.empty()) {
+            out.pulls.push_back(recordOfPull(pull));
+            out.outsideAir = out.outsideAir || !pull.curve->air.withinValidity;
+        }
+    std::stable_sort(out.pulls.begin(), out.pulls.end(),
+                     [](const PullRecord& a, const PullRecord& b) { return a.time_h < b.time_h; });
+    for (const BuildResult& build : analysis.builds)
+        if (!build.given.empty())
+            if (PaperCurve paper = paperOf(build, analysis); !paper.curve.power_w.empty())
+                out.papers.push_back(std::move(paper));
+}
+
+/// The answer of the day's first comparison; of curves off paper alone what they are.
+std::vector<Statement> summaryOf(const DayAnalysis& analysis, const DayRecord& record) {
+    if (!analysis.comparisons.empty())
+        return summary(analysis.comparisons.front(), {});
+    if (record.papers.empty() || !record.pulls.empty())
+        return {};
+    Several papers;
+    for (const PaperCurve& paper : record.papers)
+        papers.items.push_back({"given.build", {paper.curve.build, paper.what}});
+    return {{"logbook.on_paper", {std::move(papers)}}};
+}
+
 void addWeather(const TestDay& day, DayRecord& out) {
     std::vector<double> temperatures;
     std::vector<double> pressures;
@@ -121,17 +160,12 @@ DayRecord recordOf(const TestDay& day, const DayAnalysis& analysis) {
     out.step_rpm = analysis.settings.reduce.grid_rpm;
     for (const Build& build : day.builds)
         out.builds.push_back(recordOfBuild(build, analysis.findBuild(build.id)));
-    for (const PullResult& pull : analysis.pulls)
-        if (pull.used && pull.curve && !pull.curve->rpm.empty())
-            out.pulls.push_back(recordOfPull(pull));
-    std::stable_sort(out.pulls.begin(), out.pulls.end(),
-                     [](const PullRecord& a, const PullRecord& b) { return a.time_h < b.time_h; });
+    addCurves(analysis, out);
     if (analysis.model)
         addNoise(*analysis.model, out);
     addWeather(day, out);
     addChecks(day, analysis.settings.reduce.standard, out);
-    if (!analysis.comparisons.empty())
-        out.summary = summary(analysis.comparisons.front(), {});
+    out.summary = summaryOf(analysis, out);
     if (analysis.model && analysis.model->historyFreedom > 0)
         out.summary.push_back(widthStatements(analysis).front()); // an answer that assumes so much never stands alone
     return out;

@@ -44,6 +44,13 @@ struct BuildRecord {
     bool operator==(const BuildRecord&) const = default;
 };
 
+/// A build that was not recorded: the mean of its curves off paper, and what is known of them.
+struct PaperCurve {
+    PullRecord curve;
+    Statement what;
+    bool operator==(const PaperCurve&) const = default;
+};
+
 /// What is known of one day for finding it again and for comparing it with others.
 struct DayRecord {
     std::string id;
@@ -61,8 +68,10 @@ struct DayRecord {
     std::vector<Statement> summary; ///< the answer of the day's first comparison
     double step_rpm = 50.0;
     std::vector<BuildRecord> builds;
-    std::vector<PullRecord> pulls; ///< those in use, in order of time
-    std::optional<double> levelSd; ///< of one pull; nothing where none is repeated
+    std::vector<PullRecord> pulls;  ///< those in use, in order of time
+    std::vector<PaperCurve> papers; ///< of builds without such
+    bool outsideAir = false;        ///< the air of some of these pulls is not what the standard is made for
+    std::optional<double> levelSd;  ///< of one pull; nothing where none is repeated
     double freedom = 0.0;
     std::vector<float> shapeVariance; ///< along rpm from `varianceLow_rpm`
     double varianceLow_rpm = 0.0;

@@ -19,12 +19,25 @@ struct OddBuild {
     bool onlyTwo = false; ///< it ran on two days: which of them is odd cannot be told
 };
 
+/// A build that is known from curves off paper only. It takes no part in the net.
+struct PaperBuild {
+    BuildOfDay build;
+    double step_rpm = 50.0;
+    const PaperCurve* paper = nullptr;
+};
+
 /// Days as one net, and what their cell has taught: any two builds of it can be held against each other.
 struct DaysTogether {
     ArticleNet net;
     CellNets cell;                  ///< the net's article last
     std::optional<CellModel> model; ///< nothing: one pull a build, nothing repeats
     std::vector<OddBuild> odd;
+    std::vector<const DayRecord*> days; ///< of the net, and those that papers stand for; in order of date
+    std::vector<PaperBuild> papers;
+    /// Null when the day is none of these.
+    [[nodiscard]] const DayRecord* dayOf(const BuildOfDay& build) const;
+    [[nodiscard]] const BuildRecord* recordOf(const BuildOfDay& build) const;
+    [[nodiscard]] const PaperBuild* paperOf(const BuildOfDay& build) const; ///< null for one that ran
 };
 /// `named` are the days of the net; `cell` all days of the same dyno, those named among them or not, which must outlive
 /// what is made of them. Throws DataError: NotComparable for days of several dynos, NothingToCompare without a pull.
@@ -56,6 +69,8 @@ struct AcrossAnswer {
     std::vector<OddBuild> odd;
     std::vector<std::string> unprotected; ///< days of these builds whose drift is not told from the parts
     std::vector<std::string> leftOut;     ///< days that share too few speeds
+    std::vector<std::string> outsideAir;  ///< days of these builds whose air the standard is not made for
+    std::vector<Statement> onPaper;       ///< which of the two is not recorded, and what it is; no interval then
     RpmRange over{};                      ///< the speeds of which it is the mean
     [[nodiscard]] bool proven() const { return interval && (interval->low > 0.0 || interval->high < 0.0); }
 };

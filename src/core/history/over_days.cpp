@@ -43,8 +43,11 @@ std::optional<CurveOfDay> curveOf(const std::vector<DayRecord>& known, const Bui
     if (day == known.end())
         return std::nullopt;
     std::vector<const PullRecord*> pulls;
-    double low = 0.0;
-    double high = INFINITY; // what its pulls share
+    for (const PaperCurve& paper : day->papers)
+        if (paper.curve.build == build.build)
+            pulls.push_back(&paper.curve);
+    double low = pulls.empty() ? 0.0 : pulls.front()->low_rpm;
+    double high = pulls.empty() ? INFINITY : pulls.front()->high_rpm(day->step_rpm); // what its pulls share
     for (const PullRecord& pull : day->pulls)
         if (pull.build == build.build) {
             pulls.push_back(&pull);
@@ -191,12 +194,12 @@ OverDays overDays(const TestDay& day, const DayRecord& today, const std::vector<
     }
     try {
         const DaysTogether together = daysTogether(named, cell);
-        for (const DayRecord* one : together.net.days)
+        for (const DayRecord* one : together.days)
             out.days.push_back(nameOf(*one));
-        if (!today.pulls.empty())
+        if (!today.pulls.empty() || !today.papers.empty())
             addPairs(together, day, today, wanted, out);
         if (wanted.ladder)
-            out.ladder = acrossLadder(together, together.net.articleOf({named.front()->id, {}, {}}));
+            out.ladder = acrossLadder(together, articleKey(*named.front()));
         Days before = named;
         std::erase(before, &today);
         if (together.model && !day.plan.order.empty() && !before.empty())

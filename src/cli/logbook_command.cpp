@@ -85,7 +85,7 @@ int tell(const LogbookOptions& o, const Entered& all) {
     for (const FoundDay& day : all.conflicts)
         fmt::print(stderr, "hillrun-cli: {}\n", said("logbook.conflict", {shownText(day.id), day.host, day.path}));
     for (const auto& [place, why] : all.failed)
-        fmt::print(stderr, "hillrun-cli: {}: {}\n", shownText(place), why);
+        fmt::print(stderr, "hillrun-cli: {}\n", why.starts_with(place) ? why : shownText(place) + ": " + why);
     if (o.json) {
         Json conflicts = Json::array();
         for (const FoundDay& day : all.conflicts)

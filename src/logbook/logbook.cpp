@@ -236,6 +236,15 @@ DayRecord recordFrom(const QByteArray& packed, const std::string& id) {
 Logbook::Logbook(const LogbookAddress& address) : m_database(address) { migrate(m_database); }
 
 PutResult Logbook::put(const LogbookEntry& entry, std::optional<int> seenRevision, const Packager& packager) {
+    if (onServer() && entry.record.cell.empty()) { // of several benches: cells without a name are not one and the same
+        LogbookEntry named = entry;
+        named.record.cell = entry.host;
+        return putNamed(named, seenRevision, packager);
+    }
+    return putNamed(entry, seenRevision, packager);
+}
+
+PutResult Logbook::putNamed(const LogbookEntry& entry, std::optional<int> seenRevision, const Packager& packager) {
     Transaction transaction(m_database);
     // A day that is new to two benches at once is made by one of them; the other waits here and then finds it.
     if (onServer())

@@ -80,7 +80,8 @@ public:
 
     /// Adds a day, or replaces what is known of it: the revision that the caller saw, else what came from the same
     /// place. Anything else is a conflict and changes nothing.
-    /// On a server its package (nothing: none) is kept together with it, where other benches read it too.
+    /// On a server its package (nothing: none) is kept together with it, where other benches read it too, and a cell
+    /// without a name is called by its bench.
     PutResult put(const LogbookEntry& entry, std::optional<int> seenRevision = std::nullopt,
                   const Packager& packager = {});
     [[nodiscard]] std::optional<FoundDay> find(const std::string& id);
@@ -106,6 +107,7 @@ private:
         std::string stamp;
         DayRecord record;
     };
+    PutResult putNamed(const LogbookEntry& entry, std::optional<int> seenRevision, const Packager& packager);
     void writeDay(const LogbookEntry& entry, int revision, bool isNew);
     void keepPackage(const LogbookEntry& entry, const Packager& packager);
     void readChanged();

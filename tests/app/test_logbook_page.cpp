@@ -271,6 +271,23 @@ TEST_CASE("a day of another bench is not taken for the one that lies at its plac
     CHECK(w.dialogs.errors.front().contains(u"bench-2"_s));
 }
 
+TEST_CASE("a day without a name or a date says so in the list") {
+    const OwnLogbook book;
+    LogbookEntry entry = entryOf(demo("day-1-flat-twin"));
+    entry.record.name.clear();
+    entry.record.date.clear();
+    Logbook(logbookAddress(book.file().string())).put(entry);
+    OpenWindow w(test::latticeDay());
+    w.window->showPage("logbook");
+    REQUIRE(listed(w, 1));
+    const auto* list = w.find<QListView>("logbookList");
+    const QModelIndex row = list->model()->index(0, 0);
+    REQUIRE(test::waitFor([&] { return row.data().toString() == u"Untitled day"_s; }));
+    CHECK(row.data(Qt::AccessibleTextRole).toString().startsWith(u"undated, Untitled day"_s));
+    choose(w, {0});
+    CHECK(w.find<QComboBox>("besideFrom")->itemText(0).startsWith(u"Untitled day  A"_s));
+}
+
 namespace {
 
 /// A server that keeps a day of another bench, and a folder for days here.

@@ -657,6 +657,30 @@ TEST_CASE("a day that counts on earlier ones teaches only what it measured, and 
     CHECK(inEnglish(basisPhrase(analysis)).find("as on earlier days") != std::string::npos);
 }
 
+TEST_CASE("a day that compares nothing says why, and a curve off paper what it is") {
+    DrawCache cache;
+    TestDay day = test::smallDay("A3");
+    CHECK(inEnglish(recordOf(day, analyse(day, {}, cache)).summary) ==
+          "Nothing to compare yet: only one build has pulls in use.");
+    day = test::smallDay("A1 B3");
+    day.pulls.front().grade = PullGrade::CurveOnly;
+    day.pulls.front().given.corrected = Standard::SaeJ1349;
+    const DayAnalysis analysis = analyse(day, {}, cache);
+    const DayRecord record = recordOf(day, analysis);
+    CHECK(record.pulls.size() == 3);
+    REQUIRE(record.papers.size() == 1);
+    const PaperCurve& paper = record.papers.front();
+    const BuildResult& build = *analysis.findBuild("A");
+    CHECK(paper.curve.build == "A");
+    CHECK(inEnglish(paper.what).find("a curve only, corrected to SAE J1349") == 0);
+    const auto at = std::find(analysis.rpm.begin(), analysis.rpm.end(), paper.curve.low_rpm) - analysis.rpm.begin();
+    CHECK(paper.curve.power_w.front() == static_cast<float>(build.power_w[static_cast<size_t>(at)]));
+    CHECK(paper.curve.power_w.size() ==
+          static_cast<size_t>(std::count_if(build.power_w.begin(), build.power_w.end(),
+                                            [](double power) { return std::isfinite(power); })));
+    CHECK(record.builds.front().peakPower_w);
+}
+
 TEST_CASE("a day's id is its own, else its date and first pull's, whatever it is called") {
     TestDay day = test::smallDay("A2 B2");
     for (Pull& pull : day.pulls)

@@ -4,6 +4,7 @@
 // The logbook on both of its back ends: a file, and a PostgreSQL of the tests' own.
 
 #include "core/errors/data_error.h"
+#include "logbook/day_among_others.h"
 #include "logbook/log_days.h"
 #include "logbook/outbox.h"
 #include "logbook/schema.h"
@@ -163,6 +164,26 @@ TEST_CASE("a day of which little is noted enters too") {
         CHECK_FALSE(found.front().peak_kw);
         CHECK(book.recordsOfCell("").size() == 1);
         CHECK(book.forget("d1"));
+    });
+}
+
+TEST_CASE("cells without a name are one on a bench's own file, and each bench's own on a server") {
+    onBoth([](const LogbookAddress& address) {
+        Logbook book(address);
+        for (const char* bench : {"bench-1", "bench-2"}) {
+            LogbookEntry one = entry(bench, "1", "/days/x");
+            one.host = bench;
+            one.record.cell.clear();
+            book.put(one);
+        }
+        CHECK(book.recordsOfCell("").size() == (address.onServer ? 0 : 2));
+        CHECK(book.recordsOfCell("bench-1").size() == (address.onServer ? 1 : 0));
+        const TestDay open; // of this bench
+        DayAnalysis analysis;
+        analysis.settings = settingsFor(open, {});
+        const DayAmongOthers among = amongOthers(open, analysis, book);
+        CHECK(among.today.cell == (address.onServer ? thisBench() : std::string()));
+        CHECK(among.known.size() == (address.onServer ? 0 : 2));
     });
 }
 

@@ -2,6 +2,7 @@
 // Copyright (C) 2026 The Hill Run developers
 #include "app/logbook/beside_panel.h"
 
+#include "app/logbook/found_days.h"
 #include "app/look/plain_text.h"
 #include "app/look/scale.h"
 #include "app/look/words.h"
@@ -104,7 +105,7 @@ void BesidePanel::fill() {
         box->clear();
         for (const FoundDay& day : m_days)
             for (const FoundBuild& build : day.builds) {
-                box->addItem(qs(day.date + "  " + build.text()));
+                box->addItem((day.date.empty() ? nameText(day) : qs(day.date)) + u"  "_s + qs(build.text()));
                 box->setItemData(box->count() - 1, qs(day.id), kDay);
                 box->setItemData(box->count() - 1, qs(build.id), kBuild);
             }

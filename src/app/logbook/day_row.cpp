@@ -78,9 +78,9 @@ void DayRow::paintWords(QPainter& painter, const QRect& room, const FoundDay& da
     const QString power = day.peak_kw ? powerFigure(1000.0 * *day.peak_kw, m_selection.units()) : QString();
     const int figure = QFontMetrics(fonts::numbers(13)).horizontalAdvance(power) + px(10);
     const int date = px(92);
-    write(QRect(room.left(), room.top(), date, line), fonts::numbers(13), t.quietInk, qs(day.date));
+    write(QRect(room.left(), room.top(), date, line), fonts::numbers(13), t.quietInk, dateText(day));
     write(QRect(room.left() + date, room.top(), room.width() - date - figure, line), fonts::text(13, true), t.ink,
-          qs(day.name));
+          nameText(day));
     write(QRect(room.right() - figure, room.top(), figure, line), fonts::numbers(13), t.ink, power, Qt::AlignRight);
     QStringList facts{qs(day.article), qs(day.operatorName)};
     for (const FoundBuild& build : day.builds)

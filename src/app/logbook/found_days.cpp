@@ -93,6 +93,10 @@ void FoundDays::takePage(int page, std::vector<FoundDay> days) {
 
 int FoundDays::rowCount(const QModelIndex& parent) const { return parent.isValid() ? 0 : static_cast<int>(m_total); }
 
+QString dateText(const FoundDay& day) { return day.date.empty() ? QObject::tr("undated") : qs(day.date); }
+
+QString nameText(const FoundDay& day) { return day.name.empty() ? QObject::tr("Untitled day") : qs(day.name); }
+
 QVariant FoundDays::data(const QModelIndex& index, int role) const {
     if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole && role != Qt::ToolTipRole)
         return {};
@@ -100,10 +104,10 @@ QVariant FoundDays::data(const QModelIndex& index, int role) const {
     if (!day)
         return role == Qt::AccessibleTextRole ? QVariant(tr("being read")) : QVariant();
     if (role == Qt::DisplayRole)
-        return qs(day->name);
+        return nameText(*day);
     const QString answer = qs(answerText(*day, currentVoice()));
     if (role == Qt::AccessibleTextRole)
-        return QStringList{qs(day->date), qs(day->name), qs(day->article), answer}.join(u", "_s);
+        return QStringList{dateText(*day), nameText(*day), qs(day->article), answer}.join(u", "_s);
     return QString(answer + u'\n' + qs(day->path));
 }
 

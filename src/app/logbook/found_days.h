@@ -9,6 +9,10 @@
 
 namespace hillrun {
 
+/// What stands in the list for a day's date and name.
+QString dateText(const FoundDay& day);
+QString nameText(const FoundDay& day);
+
 /// The days that were found. They are read a page at a time where the list is looked at, and only some pages are
 /// held, so that a list of any length takes the same memory.
 class FoundDays : public QAbstractListModel {

@@ -1551,6 +1551,14 @@
         <source>Top speed · gear</source>
         <translation>V max · Gang</translation>
     </message>
+    <message>
+        <source>undated</source>
+        <translation>ohne Datum</translation>
+    </message>
+    <message>
+        <source>Untitled day</source>
+        <translation>Tag ohne Namen</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>

@@ -1551,6 +1551,14 @@
         <source>Top speed · gear</source>
         <translation>V max · rapport</translation>
     </message>
+    <message>
+        <source>undated</source>
+        <translation>sans date</translation>
+    </message>
+    <message>
+        <source>Untitled day</source>
+        <translation>Journée sans nom</translation>
+    </message>
 </context>
 <context>
     <name>ReportActions</name>

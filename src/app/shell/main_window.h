@@ -3,9 +3,9 @@
 #pragma once
 
 #include "app/files/day_files.h"
+#include "app/files/day_imports.h"
 #include "app/frame/notice_bar.h"
 #include "app/frame/page.h"
-#include "app/files/day_imports.h"
 #include "app/shell/day_strip.h"
 #include "app/shell/step_rail.h"
 #include "app/shell/top_bar.h"

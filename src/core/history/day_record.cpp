@@ -71,12 +71,14 @@ void addCurves(const DayAnalysis& analysis, DayRecord& out) {
                 out.papers.push_back(std::move(paper));
 }
 
-/// The answer of the day's first comparison; of curves off paper alone what they are.
+/// The answer of the day's first comparison; else why there is none, and of curves off paper alone what they are.
 std::vector<Statement> summaryOf(const DayAnalysis& analysis, const DayRecord& record) {
     if (!analysis.comparisons.empty())
         return summary(analysis.comparisons.front(), {});
     if (record.papers.empty() || !record.pulls.empty())
-        return {};
+        return analysis.whyNoComparison.empty()
+                   ? std::vector<Statement>{}
+                   : std::vector<Statement>{{"sheet.nothing_yet", {analysis.whyNoComparison}}};
     Several papers;
     for (const PaperCurve& paper : record.papers)
         papers.items.push_back({"given.build", {paper.curve.build, paper.what}});

@@ -85,6 +85,26 @@ TEST_CASE("a build of another day is put beside today's, read, and taken away ag
     CHECK_FALSE(page.earlierShown());
 }
 
+TEST_CASE("of a build of which there is a sheet only both curves are shown, and no difference along the speeds") {
+    const OwnLogbook book;
+    LogbookEntry sheet = entryOf(test::demoDay());
+    sheet.record.id = "2019-sheet";
+    sheet.record.date = "2019-05-01";
+    sheet.record.builds.front().parts.front().second = "300 mm";
+    sheet.record.papers = {{sheet.record.pulls.front(), {"given.smoothing_unknown"}}};
+    sheet.record.pulls.clear();
+    Logbook(logbookAddress(book.file().string())).put(sheet);
+    OpenWindow w;
+    putBeside(w, 0, 0);
+    CHECK(says(w, "answer", u"how well that repeats nobody knows"_s));
+    CHECK(w.find<Board>("earlierCurves")->content().series.size() == 2);
+    CHECK(w.find<Board>("earlierCurves")->content().xLabels);
+    CHECK_FALSE(w.find<Board>("earlierDifference")->isVisible());
+    w.window->showPage("credit");
+    w.trigger("credit.over_days");
+    CHECK(says(w, "creditAnswer", u"without an interval"_s));
+}
+
 TEST_CASE("the open day itself is not put beside itself") {
     const OwnLogbook book;
     book.add(test::demoDay());

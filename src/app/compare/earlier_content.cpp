@@ -52,13 +52,9 @@ BoardContent earlierDifference(const EarlierPair* pair, const Theme& theme) {
     out.xTitle = u"rpm"_s;
     out.zeroLine = true;
     out.symmetric = true;
-    if (!pair)
+    if (!pair || !pair->curve)
         return out;
     out.title = QObject::tr("Difference %1 \u2212 %2, %").arg(qs(pair->answer.to.build), markedText(pair->answer.from));
-    if (!pair->curve) {
-        out.title += QObject::tr(" \u00B7 no interval along rpm");
-        return out;
-    }
     const CurveAcross& curve = *pair->curve;
     out.title += QObject::tr(" \u00B7 band: 95\u00A0% for the whole curve");
     QColor colour = theme.quietInk;

@@ -114,8 +114,9 @@ void EarlierPane::refresh() {
     refreshChoices();
     const auto analysis = m_document.analysis();
     const BuildOfDay* earlier = shown();
-    m_boards->setVisible(analysis && earlier); // the answer says what to do
-    m_difference->setVisible(pair() != nullptr);
+    m_boards->setVisible(analysis && earlier);       // the answer says what to do
+    const bool alongSpeed = pair() && pair()->curve; // of the same build, or of one off paper, there is none
+    m_difference->setVisible(alongSpeed);
     if (!analysis || !earlier) {
         m_curves->setContent({});
         m_difference->setContent({});
@@ -126,7 +127,7 @@ void EarlierPane::refresh() {
     BoardContent curves = earlierCurves(m_document.day(), *analysis, over, *earlier, view, m_look.theme());
     BoardContent difference = earlierDifference(pair(), m_look.theme());
     difference.xRange = curves.xRange;
-    curves.xLabels = pair() == nullptr; // else the board below says it
+    curves.xLabels = !alongSpeed; // else the board below says it
     curves.xTitle = difference.xTitle;
     m_curves->setContent(std::move(curves));
     m_difference->setContent(std::move(difference));

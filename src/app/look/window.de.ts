@@ -1452,10 +1452,6 @@
         <translation>Unterschied %1 − %2, %</translation>
     </message>
     <message>
-        <source> · no interval along rpm</source>
-        <translation> · kein Intervall über der Drehzahl</translation>
-    </message>
-    <message>
         <source>all of it</source>
         <translation>alles</translation>
     </message>

@@ -1452,10 +1452,6 @@
         <translation>Différence %1 − %2, %</translation>
     </message>
     <message>
-        <source> · no interval along rpm</source>
-        <translation> · sans intervalle selon le régime</translation>
-    </message>
-    <message>
         <source>all of it</source>
         <translation>le tout</translation>
     </message>

@@ -56,7 +56,9 @@ AcrossLadder acrossLadder(const DaysTogether& days, const std::string& article) 
         intervals += i > 1 && bothRan(out.builds.front(), out.builds[i]) ? 1 : 0; // the first step is from the base too
     }
     const double each = probabilityOfEach(intervals);
-    const std::vector<double> heights = heightsOf(days, out.builds);
+    const bool anyPaper = std::any_of(out.builds.begin(), out.builds.end(),
+                                      [&](const BuildOfDay& build) { return days.paperOf(build) != nullptr; });
+    const std::vector<double> heights = anyPaper ? heightsOf(days, out.builds) : std::vector<double>();
     const auto between = [&](size_t from, size_t to) {
         AcrossAnswer one = compareAcross(days, out.builds[from], out.builds[to], each);
         if (!one.onPaper.empty())

@@ -103,7 +103,7 @@ std::vector<Change> differences(const BuildRecord* from, const BuildRecord* to) 
                           {.parts = to->parts, .settings = to->settings});
 }
 
-/// What each of the two gives by itself: which days, articles and parts they are.
+/// What is known of the two before they are held against each other: days, articles, parts.
 AcrossAnswer introduced(const DaysTogether& days, const BuildOfDay& from, const BuildOfDay& to) {
     AcrossAnswer out;
     const DayRecord& first = *days.dayOf(from);
@@ -164,6 +164,9 @@ void addPapers(const DayRecord& day, DaysTogether& out) {
     constexpr double kLeastOfNet = 0.6; // so that any two of them have speeds in common too
     const RpmRange& net = out.net.rpm;
     for (const PaperCurve& paper : day.papers) {
+        if (std::none_of(day.builds.begin(), day.builds.end(),
+                         [&](const BuildRecord& build) { return build.id == paper.curve.build; }))
+            continue; // of a record that somebody else wrote
         const double shared =
             std::min(net.high, paper.curve.high_rpm(day.step_rpm)) - std::max(net.low, paper.curve.low_rpm);
         if (shared >= kLeastOfNet * (net.high - net.low))

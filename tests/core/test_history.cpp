@@ -459,6 +459,21 @@ TEST_CASE("a curve off paper stands on the ladder without an interval, and teach
     CHECK(cellHistory(shop.all()).days.size() == 2);
 }
 
+TEST_CASE("a curve off paper that ends earlier is held against the same speeds of the others") {
+    Workshop shop(14);
+    const DayRecord ran = shop.day("d1", "2024-05-01", "AB");
+    double ofA = 0.0;
+    for (const PullRecord& pull : ran.pulls)
+        if (pull.build == "A")
+            ofA += std::log(static_cast<double>(pull.power_w.front())) / 3.0;
+    shop.sheet("s1", "2026-05-03", ofA + 0.02, 7); // two thirds of the speeds, and power rises with speed
+    const DaysTogether days = daysTogether(shop.all(), shop.all());
+    const AcrossAnswer answer = compareAcross(days, {"d1", "A"}, {"s1", "Z"});
+    CHECK(answer.over.low == 3000.0);
+    CHECK(answer.over.high == 3300.0);
+    CHECK(answer.estimate == Approx(0.02).margin(1e-6));
+}
+
 TEST_CASE("a ladder that begins on paper still adds up, and its measured steps hold") {
     Workshop shop(13);
     shop.sheet("s1", "2019-05-03", std::log(39000.0)).builds.front().name = "as bought";

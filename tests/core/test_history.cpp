@@ -696,6 +696,20 @@ TEST_CASE("a day that compares nothing says why, and a curve off paper what it i
     CHECK(record.builds.front().peakPower_w);
 }
 
+TEST_CASE("the air of a day is the mean over its pulls in use") {
+    TestDay day = test::smallDay("A4");
+    const Humidity dry{HumidityKind::RelativeHumidity_pct, 0.0};
+    day.pulls[0].weather = Atmosphere{20.0, 99000.0, dry};
+    day.pulls[1].weather = Atmosphere{30.0, 98000.0, dry};
+    day.pulls[2].weather = Atmosphere{90.0, 90000.0, dry};
+    day.pulls[2].use = false;
+    day.pulls[3].weather.reset();
+    DrawCache cache;
+    const DayRecord record = recordOf(day, analyse(day, {}, cache));
+    CHECK(record.temperature_c == Approx(25.0));
+    CHECK(record.pressure_kpa == Approx(98.5));
+}
+
 TEST_CASE("a day's id is its own, else its date and first pull's, whatever it is called") {
     TestDay day = test::smallDay("A2 B2");
     for (Pull& pull : day.pulls)

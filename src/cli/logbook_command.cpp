@@ -308,7 +308,9 @@ DayRecord recordNamed(Logbook& logbook, const std::string& idOrPath) {
     std::error_code error;
     if (!fs::exists(idOrPath, error))
         throw DataError(Problem::UnknownDay, {idOrPath});
-    return entryOf(idOrPath).record;
+    LogbookEntry entry = entryOf(idOrPath);
+    entry.record.cell = logbook.cellName(entry.record.cell, entry.host);
+    return std::move(entry.record);
 }
 
 /// "DAY:BUILD" at the last colon, for a path may hold some.

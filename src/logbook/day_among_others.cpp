@@ -11,8 +11,7 @@ DayAmongOthers amongOthers(const TestDay& day, const DayAnalysis& analysis, Logb
     DayAmongOthers out;
     out.shownAlike = workedOutAlike(day, analysis);
     out.today = recordOf(day, out.shownAlike ? analysis : *DayEngine().analyse(day, settingsFor(day, {})));
-    if (logbook.onServer() && out.today.cell.empty()) // as `put` calls it
-        out.today.cell = thisBench();
+    out.today.cell = logbook.cellName(out.today.cell, thisBench());
     out.known = logbook.recordsOfCell(out.today.cell);
     return out;
 }

@@ -236,12 +236,12 @@ DayRecord recordFrom(const QByteArray& packed, const std::string& id) {
 Logbook::Logbook(const LogbookAddress& address) : m_database(address) { migrate(m_database); }
 
 PutResult Logbook::put(const LogbookEntry& entry, std::optional<int> seenRevision, const Packager& packager) {
-    if (onServer() && entry.record.cell.empty()) { // of several benches: cells without a name are not one and the same
-        LogbookEntry named = entry;
-        named.record.cell = entry.host;
-        return putNamed(named, seenRevision, packager);
-    }
-    return putNamed(entry, seenRevision, packager);
+    std::string cell = cellName(entry.record.cell, entry.host);
+    if (cell == entry.record.cell)
+        return putNamed(entry, seenRevision, packager);
+    LogbookEntry named = entry;
+    named.record.cell = std::move(cell);
+    return putNamed(named, seenRevision, packager);
 }
 
 PutResult Logbook::putNamed(const LogbookEntry& entry, std::optional<int> seenRevision, const Packager& packager) {

@@ -80,8 +80,8 @@ public:
 
     /// Adds a day, or replaces what is known of it: the revision that the caller saw, else what came from the same
     /// place. Anything else is a conflict and changes nothing.
-    /// On a server its package (nothing: none) is kept together with it, where other benches read it too, and a cell
-    /// without a name is called by its bench.
+    /// On a server its package (nothing: none) is kept together with it, where other benches read it too; its cell is
+    /// called by `cellName`.
     PutResult put(const LogbookEntry& entry, std::optional<int> seenRevision = std::nullopt,
                   const Packager& packager = {});
     [[nodiscard]] std::optional<FoundDay> find(const std::string& id);
@@ -100,6 +100,10 @@ public:
     [[nodiscard]] std::optional<QByteArray> package(const std::string& id);
     [[nodiscard]] const LogbookAddress& address() const { return m_database.address(); }
     [[nodiscard]] bool onServer() const { return m_database.onServer(); }
+    /// What a cell is called here: one without a name by its bench, where several benches share the logbook.
+    [[nodiscard]] std::string cellName(const std::string& cell, const std::string& bench) const {
+        return onServer() && cell.empty() ? bench : cell;
+    }
 
 private:
     struct HeldRecord {

@@ -178,6 +178,8 @@ TEST_CASE("cells without a name are one on a bench's own file, and each bench's 
         }
         CHECK(book.recordsOfCell("").size() == (address.onServer ? 0 : 2));
         CHECK(book.recordsOfCell("bench-1").size() == (address.onServer ? 1 : 0));
+        CHECK(book.cellName("", "bench-1") == (address.onServer ? "bench-1" : ""));
+        CHECK(book.cellName("shed", "bench-1") == "shed");
         const TestDay open; // of this bench
         DayAnalysis analysis;
         analysis.settings = settingsFor(open, {});
